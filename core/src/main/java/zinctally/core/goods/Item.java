@@ -1,0 +1,27 @@
+package zinctally.core.goods;
+
+import zinctally.core.cost.Method;
+import zinctally.core.units.Units;
+
+/**
+ * What papers need to know of an item; its accounts are the item's own or its group's.
+ *
+ * @param stockAccount account that carries its worth
+ * @param salesAccount account its sales go to
+ * @param costAccount account the cost of its sales goes to
+ */
+public record Item(
+    long id,
+    String code,
+    String name,
+    ItemKind kind,
+    Units units,
+    Method method,
+    long stockAccount,
+    long salesAccount,
+    long costAccount,
+    boolean active) {
+  public boolean stocked() {
+    return kind == ItemKind.STOCKED;
+  }
+}

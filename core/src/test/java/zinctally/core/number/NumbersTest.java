@@ -1,0 +1,72 @@
+package zinctally.core.number;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Arrays;
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import net.jqwik.api.constraints.Size;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class NumbersTest {
+  /** Held against java.math.BigDecimal, HALF_UP. */
+  @Property
+  void a_share_is_rounded_half_up_however_large(
+      @ForAll @LongRange(min = -1_000_000_000_000_000L, max = 1_000_000_000_000_000L) long value,
+      @ForAll @LongRange(min = 1, max = 9_000_000_000_000L) long whole,
+      @ForAll @LongRange(min = 0, max = 9_000_000_000_000L) long part) {
+    BigDecimal exact =
+        BigDecimal.valueOf(value)
+            .multiply(BigDecimal.valueOf(part))
+            .divide(BigDecimal.valueOf(whole), 0, RoundingMode.HALF_UP);
+    if (exact.abs().compareTo(BigDecimal.valueOf(Long.MAX_VALUE)) > 0)
+      assertThatThrownBy(() -> Share.of(value, part, whole))
+          .isInstanceOf(ArithmeticException.class);
+    else assertThat(Share.of(value, part, whole)).isEqualTo(exact.longValueExact());
+  }
+
+  @Property
+  void the_parts_of_a_spread_add_up_and_are_fair(
+      @ForAll @LongRange(min = -1_000_000, max = 1_000_000) long amount,
+      @ForAll @Size(min = 1, max = 20) List<@LongRange(min = 1, max = 100_000) Long> given) {
+    long[] weights = given.stream().mapToLong(Long::longValue).toArray();
+    long[] parts = Spread.over(amount, weights);
+    assertThat(Arrays.stream(parts).sum()).isEqualTo(amount);
+    double total = Arrays.stream(weights).asDoubleStream().sum();
+    for (int i = 0; i < parts.length; i++)
+      assertThat(Math.abs(parts[i] - amount * (weights[i] / total))).isLessThan(1.0001);
+  }
+
+  @Test
+  void a_tie_in_a_spread_goes_to_the_earlier_line() {
+    assertThat(Spread.over(100, new long[] {1, 1, 1})).containsExactly(34, 33, 33);
+    assertThat(Spread.over(-100, new long[] {1, 1, 1})).containsExactly(-34, -33, -33);
+  }
+
+  /** ISO 4217 minor units, as java.util.Currency has them. */
+  @ParameterizedTest
+  @CsvSource({"EUR,2,1.25,125", "JPY,0,125,125", "KWD,3,0.125,125"})
+  void a_currency_has_its_own_digits(String code, int digits, BigDecimal amount, long minor) {
+    Coin coin = Coin.of(code);
+    assertThat(coin.digits()).isEqualTo(digits);
+    assertThat(coin.minor(amount)).isEqualTo(minor);
+    assertThat(coin.decimal(minor)).isEqualByComparingTo(amount);
+  }
+
+  @Test
+  void figures_read_as_people_write_them() {
+    assertThat(Figures.read("1,234.50")).contains(new BigDecimal("1234.50"));
+    assertThat(Figures.read("\u22127")).contains(new BigDecimal("-7"));
+    assertThat(Figures.read("2,5")).isEmpty();
+    assertThat(Figures.read("1e9")).isEmpty();
+    assertThat(Coin.of("EUR").say(-4821640)).isEqualTo("\u221248,216.40");
+    assertThat(Coin.of("EUR").each(33600, 19 * Quantity.ONE).toPlainString()).isEqualTo("17.68421");
+  }
+}
