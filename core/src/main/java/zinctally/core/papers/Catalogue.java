@@ -1,0 +1,53 @@
+package zinctally.core.papers;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import zinctally.core.goods.Item;
+import zinctally.core.ledger.Account;
+import zinctally.core.ledger.Role;
+import zinctally.core.number.Coin;
+
+/**
+ * What the book knows, for reading what was typed. Lookups take a code or a whole name, any case.
+ */
+public interface Catalogue {
+  /** Rules of the book. */
+  Rules rules();
+
+  Optional<Item> item(String typed);
+
+  Optional<Account> account(String typed);
+
+  Account account(long id);
+
+  /** The account in a role of which there is one. */
+  Account account(Role role);
+
+  Optional<Party> party(Party.Kind kind, String name);
+
+  Optional<Place> place(String name);
+
+  Optional<TaxRate> taxRate(String code);
+
+  Optional<Reason> reason(String name);
+
+  /** What a party has open, oldest first. */
+  List<OpenItem> openItems(long party);
+
+  /** Latest known cost of goods: minor units for a quantity in millionths; empty when never had. */
+  Optional<LatestCost> latestCost(long item);
+
+  /**
+   * @param value minor units
+   * @param micros millionths of the base unit
+   */
+  record LatestCost(long value, long micros) {}
+
+  /**
+   * @param cutOver the books' first day
+   * @param firstOpenDay no paper may be dated before it
+   * @param today the day of writing
+   */
+  record Rules(Coin coin, LocalDate cutOver, LocalDate firstOpenDay, LocalDate today) {}
+}

@@ -1,0 +1,28 @@
+package zinctally.core.papers;
+
+import java.time.LocalDate;
+import java.util.List;
+import zinctally.core.ledger.JournalLine;
+
+/**
+ * A journal entry written by hand.
+ *
+ * @param override why a control account is touched; empty when none is
+ */
+public record HandJournal(LocalDate date, String override, List<JournalLine> lines)
+    implements Paper {
+  @Override
+  public PaperKind kind() {
+    return PaperKind.JOURNAL;
+  }
+
+  @Override
+  public long total() {
+    return lines.stream().mapToLong(l -> Math.max(0, l.amount())).sum();
+  }
+
+  @Override
+  public Plan plan(Catalogue book) {
+    return new Plan(List.of(), List.of(), lines, List.of(), List.of());
+  }
+}

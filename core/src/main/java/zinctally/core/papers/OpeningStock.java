@@ -1,0 +1,54 @@
+package zinctally.core.papers;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import zinctally.core.cost.EventKind;
+import zinctally.core.goods.Item;
+import zinctally.core.ledger.Role;
+import zinctally.core.number.Quantity;
+
+/** Goods on hand when the books began, with their worth, against Opening clearing. */
+public record OpeningStock(LocalDate date, List<Line> lines) implements Paper {
+  /**
+   * @param item a new one has an id below zero and is made when the paper is posted
+   * @param group the group's name as typed, for a new item; may be empty
+   * @param quantity base units, may be zero for an item without stock
+   * @param value minor units
+   * @param sellingPrice for one base unit; null when not given
+   */
+  public record Line(
+      int row,
+      Item item,
+      String group,
+      Quantity quantity,
+      long value,
+      BigDecimal sellingPrice,
+      Place place) {}
+
+  @Override
+  public PaperKind kind() {
+    return PaperKind.OPENING_STOCK;
+  }
+
+  @Override
+  public long total() {
+    return lines.stream().mapToLong(Line::value).reduce(0, Math::addExact);
+  }
+
+  @Override
+  public Plan plan(Catalogue book) {
+    long clearing = book.account(Role.OPENING_CLEARING).id();
+    List<Plan.Event> events = new ArrayList<>();
+    List<Plan.Move> moves = new ArrayList<>();
+    for (Line line : lines) {
+      long micros = line.quantity().micros();
+      if (micros == 0) continue;
+      long item = line.item().id();
+      events.add(new Plan.Event(line.row(), EventKind.IN, item, micros, line.value(), 0, clearing));
+      moves.add(new Plan.Move(line.row(), item, line.place().id(), micros));
+    }
+    return new Plan(events, moves, List.of(), List.of(), List.of());
+  }
+}

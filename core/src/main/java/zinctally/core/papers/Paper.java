@@ -1,0 +1,23 @@
+package zinctally.core.papers;
+
+import java.time.LocalDate;
+import java.util.Optional;
+
+/** A paper that has been read and found sound. Amounts are minor units. */
+public sealed interface Paper
+    permits Trade, Adjustment, Payment, HandJournal, OpeningStock, OpeningBalances, OpeningParties {
+  PaperKind kind();
+
+  LocalDate date();
+
+  /** Who it is from or for, when it is one party. */
+  default Optional<Party> party() {
+    return Optional.empty();
+  }
+
+  /** The paper's own total, tax included. */
+  long total();
+
+  /** What it wants done to stock and ledger. */
+  Plan plan(Catalogue book);
+}

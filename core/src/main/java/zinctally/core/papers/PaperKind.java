@@ -1,0 +1,56 @@
+package zinctally.core.papers;
+
+import java.util.Arrays;
+import java.util.Locale;
+
+/** The papers that can be written. */
+public enum PaperKind {
+  OPENING_BALANCES("Opening balances", "OB", "prove"),
+  OPENING_STOCK("Opening stock", "OS", "goods"),
+  OPENING_PARTIES("Opening bills and invoices", "OP", "prove"),
+  BILL("Supplier bill", "B", "buy"),
+  SUPPLIER_PAYMENT("Payment to supplier", "PS", "buy"),
+  INVOICE("Invoice", "INV", "sell"),
+  CUSTOMER_PAYMENT("Payment from customer", "PC", "sell"),
+  ADJUSTMENT("Adjustment", "A", "handle"),
+  JOURNAL("Journal by hand", "J", "prove");
+
+  private final String words;
+  private final String prefix;
+  private final String area;
+
+  PaperKind(String words, String prefix, String area) {
+    this.words = words;
+    this.prefix = prefix;
+    this.area = area;
+  }
+
+  public String words() {
+    return words;
+  }
+
+  /** What its numbers start with. */
+  public String prefix() {
+    return prefix;
+  }
+
+  /** The area of the thumb index it belongs to. */
+  public String area() {
+    return area;
+  }
+
+  /** Its word in addresses: {@code supplier-payment}. */
+  public String slug() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /**
+   * @throws IllegalArgumentException when no paper has that word
+   */
+  public static PaperKind ofSlug(String slug) {
+    return Arrays.stream(values())
+        .filter(k -> k.slug().equals(slug))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("No paper is called " + slug));
+  }
+}

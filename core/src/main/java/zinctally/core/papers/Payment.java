@@ -1,0 +1,64 @@
+package zinctally.core.papers;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import zinctally.core.ledger.Account;
+import zinctally.core.ledger.JournalLine;
+import zinctally.core.ledger.Role;
+
+/**
+ * Money to a supplier or from a customer, set against what is open; what is left stays on account.
+ *
+ * @param amount minor units, above zero
+ * @param lines what it settles, amounts above zero
+ */
+public record Payment(
+    PaperKind kind,
+    LocalDate date,
+    Party who,
+    Account money,
+    long amount,
+    String reference,
+    List<Line> lines)
+    implements Paper {
+  /**
+   * @param amount minor units, above zero
+   */
+  public record Line(int row, OpenItem item, long amount) {}
+
+  @Override
+  public Optional<Party> party() {
+    return Optional.of(who);
+  }
+
+  @Override
+  public long total() {
+    return amount;
+  }
+
+  /** Minor units that no line settles. */
+  public long onAccount() {
+    return amount - lines.stream().mapToLong(Line::amount).sum();
+  }
+
+  @Override
+  public Plan plan(Catalogue book) {
+    boolean paying = kind == PaperKind.SUPPLIER_PAYMENT;
+    long sign = paying ? 1 : -1;
+    long control = book.account(paying ? Role.PAYABLES : Role.RECEIVABLES).id();
+    List<JournalLine> known =
+        List.of(
+            new JournalLine(control, 0, who.id(), sign * amount, ""),
+            new JournalLine(money.id(), 0, 0, -sign * amount, reference));
+    List<Plan.Settlement> settlements = new ArrayList<>();
+    for (Line line : lines)
+      settlements.add(new Plan.Settlement(line.item().id(), -sign * line.amount()));
+    List<Plan.Due> dues =
+        onAccount() == 0
+            ? List.of()
+            : List.of(new Plan.Due(who.id(), reference, date, date, sign * onAccount(), who));
+    return new Plan(List.of(), List.of(), known, dues, settlements);
+  }
+}

@@ -1,0 +1,185 @@
+package zinctally.core.papers;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Supplier;
+import zinctally.core.goods.Item;
+import zinctally.core.number.Figures;
+import zinctally.core.units.Units;
+
+/** Reads single fields and cells of one draft, and gathers what is wrong. */
+final class Reader {
+  private static final int LONGEST_TEXT = 500;
+  final Draft draft;
+  final Catalogue book;
+  final List<Fault> faults = new ArrayList<>();
+  final List<Fault> notes = new ArrayList<>();
+  final Map<Integer, Reading.RowFacts> rows = new TreeMap<>();
+
+  Reader(Draft draft, Catalogue book) {
+    this.draft = draft;
+    this.book = book;
+  }
+
+  Reading done(Supplier<Paper> paper) {
+    Optional<Paper> read = Optional.empty();
+    if (faults.isEmpty()) {
+      try {
+        read = Optional.of(paper.get());
+        read.get().total();
+      } catch (ArithmeticException tooLarge) {
+        read = Optional.empty();
+        faults.add(Fault.whole("The amounts are too large to add up."));
+      }
+    }
+    return new Reading(read, List.copyOf(faults), List.copyOf(notes), rows);
+  }
+
+  void fault(String cell, String says) {
+    faults.add(new Fault(cell, says));
+  }
+
+  String text(String field) {
+    String typed = draft.field(field);
+    if (typed.length() > LONGEST_TEXT)
+      fault(field, "This is " + typed.length() + " letters long; " + LONGEST_TEXT + " fit.");
+    return typed;
+  }
+
+  /** The paper's date: open, not before the cut-over, not absurdly far off. */
+  LocalDate date() {
+    LocalDate date = day("date", null);
+    if (date == null) return null;
+    Catalogue.Rules rules = book.rules();
+    if (date.isBefore(rules.cutOver()))
+      fault(
+          "date",
+          date + " is before the cut-over date " + rules.cutOver() + "; the books start there.");
+    else if (date.isBefore(rules.firstOpenDay()))
+      fault(
+          "date",
+          date + " is in a closed period; the first open day is " + rules.firstOpenDay() + ".");
+    else if (date.isAfter(rules.today().plusYears(1)))
+      fault("date", date + " is more than a year ahead; is the year right?");
+    else if (date.isAfter(rules.today())) notes.add(new Fault("date", date + " is in the future."));
+    return date;
+  }
+
+  LocalDate day(String field, LocalDate ifEmpty) {
+    return day(field, draft.field(field), ifEmpty);
+  }
+
+  LocalDate day(String cell, String typed, LocalDate ifEmpty) {
+    if (typed.isEmpty() && ifEmpty != null) return ifEmpty;
+    try {
+      return LocalDate.parse(typed);
+    } catch (DateTimeParseException notADate) {
+      fault(
+          cell,
+          (typed.isEmpty() ? "A date is wanted" : "\"" + typed + "\" is not a date")
+              + "; write it as 2026-03-09.");
+      return null;
+    }
+  }
+
+  Party party(String field, Party.Kind kind) {
+    return party(field, draft.field(field), kind);
+  }
+
+  Party party(String cell, String name, Party.Kind kind) {
+    String who = kind == Party.Kind.SUPPLIER ? "supplier" : "customer";
+    if (name.isEmpty()) {
+      fault(cell, "Which " + who + "? A name is enough.");
+      return null;
+    }
+    if (name.length() > 120) {
+      fault(cell, "A name may be 120 letters long.");
+      return null;
+    }
+    return book.party(kind, name)
+        .orElseGet(
+            () -> {
+              notes.add(new Fault(cell, name + " is new and will be made a " + who + "."));
+              return new Party(0, kind, name, 30);
+            });
+  }
+
+  Place place(String cell, String typed) {
+    Optional<Place> place = book.place(typed);
+    if (place.isEmpty())
+      fault(cell, typed.isEmpty() ? "Which place?" : "There is no place called \"" + typed + "\".");
+    return place.orElse(null);
+  }
+
+  Item item(int row) {
+    String typed = draft.cell(row, "item");
+    if (typed.isEmpty()) {
+      faults.add(Fault.at(row, "item", "Which item? Its code, barcode or name will do."));
+      return null;
+    }
+    Optional<Item> item = book.item(typed);
+    if (item.isEmpty())
+      faults.add(Fault.at(row, "item", "No item has the code, barcode or name \"" + typed + "\"."));
+    else if (!item.get().active()) {
+      faults.add(
+          Fault.at(
+              row,
+              "item",
+              item.get().name() + " is switched off; switch it on in Goods or take another."));
+      return null;
+    }
+    return item.orElse(null);
+  }
+
+  Units.Typed quantity(int row, Units units) {
+    String typed = draft.cell(row, "quantity");
+    Optional<Units.Typed> read = units.read(typed);
+    if (read.isEmpty())
+      faults.add(
+          Fault.at(
+              row,
+              "quantity",
+              (typed.isEmpty()
+                      ? "How many? "
+                      : "\"" + typed + "\" is not a quantity of this item. ")
+                  + "Write a number, or with a unit: "
+                  + String.join(", ", units.shown().stream().map(Units.Shown::sign).toList())
+                  + "."));
+    return read.orElse(null);
+  }
+
+  /** A money amount with at most {@code places} digits after the point; null when it is wrong. */
+  BigDecimal amount(String cell, String typed, int places) {
+    Optional<BigDecimal> read = Figures.read(typed);
+    if (read.isEmpty()) {
+      fault(cell, "\"" + typed + "\" is not a number; write it like 1234.50.");
+      return null;
+    }
+    if (read.get().stripTrailingZeros().scale() > places) {
+      fault(cell, typed + " has more than " + places + " digits after the point.");
+      return null;
+    }
+    if (read.get().precision() - read.get().scale() > 12) {
+      fault(cell, typed + " is larger than any amount this book can hold.");
+      return null;
+    }
+    return read.get();
+  }
+
+  /** An amount in minor units, zero or more; null when it is wrong. */
+  Long money(String cell, String typed) {
+    BigDecimal read = amount(cell, typed, book.rules().coin().digits());
+    if (read == null) return null;
+    if (read.signum() < 0) {
+      fault(cell, typed + " is below zero; the amount is written without a sign.");
+      return null;
+    }
+    return book.rules().coin().minor(read);
+  }
+}

@@ -1,0 +1,24 @@
+package zinctally.core.papers;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What came of reading a draft.
+ *
+ * @param paper present when nothing is wrong
+ * @param faults what is wrong, in reading order
+ * @param notes what to look at twice; does not stop a posting
+ * @param rows what is known of each row so far, for showing beside it: name, amount, unit
+ */
+public record Reading(
+    Optional<Paper> paper, List<Fault> faults, List<Fault> notes, Map<Integer, RowFacts> rows) {
+  /**
+   * @param item zero when the row has none
+   * @param name what the item or account is called
+   * @param unit the unit the price is for
+   * @param amount minor units without tax, null when it cannot be told
+   */
+  public record RowFacts(long item, String name, String unit, Long amount) {}
+}

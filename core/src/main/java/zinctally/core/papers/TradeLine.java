@@ -1,0 +1,35 @@
+package zinctally.core.papers;
+
+import java.math.BigDecimal;
+import zinctally.core.goods.Item;
+import zinctally.core.ledger.Account;
+import zinctally.core.number.Quantity;
+
+/**
+ * A line of a bill or invoice: an item, or an account for what is no item.
+ *
+ * @param row where it stands in the line table, from zero
+ * @param item null for a line on an account
+ * @param account null for a line with an item
+ * @param quantity base units
+ * @param unit the unit its price is for
+ * @param price for one of that unit, as typed
+ * @param net minor units without tax
+ * @param tax minor units
+ * @param rate null for none
+ */
+public record TradeLine(
+    int row,
+    Item item,
+    Account account,
+    String wording,
+    Quantity quantity,
+    String unit,
+    BigDecimal price,
+    long net,
+    long tax,
+    TaxRate rate) {
+  boolean moves() {
+    return item != null && item.stocked();
+  }
+}

@@ -1,0 +1,71 @@
+package zinctally.core.proof;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import zinctally.core.cost.CostEvent;
+import zinctally.core.goods.Item;
+import zinctally.core.ledger.JournalEntry;
+import zinctally.core.papers.Fault;
+import zinctally.core.papers.Reading;
+
+/**
+ * What a paper will do, before it is posted. Posting writes exactly what the proof says. Quantities
+ * are millionths, values minor units.
+ *
+ * @param faults what stands in the way; empty when it can be posted
+ * @param work what will be written; empty while something stands in the way
+ */
+public record Proof(Reading reading, List<Fault> faults, Optional<Work> work) {
+  public boolean sound() {
+    return work.isPresent();
+  }
+
+  /**
+   * @param entries what goes into the stock book
+   * @param journals what goes into the ledger, one for each posting date
+   * @param later papers of before whose cost moves
+   */
+  public record Work(
+      List<Shift> shifts,
+      List<StockEntry> entries,
+      List<JournalEntry> journals,
+      List<Later> later,
+      Balance before,
+      Balance after) {}
+
+  /**
+   * @param stockBook worth of all goods
+   * @param ledger balance of all stock accounts
+   */
+  public record Balance(long stockBook, long ledger) {
+    public long apart() {
+      return ledger - stockBook;
+    }
+
+    public boolean inStep() {
+      return stockBook == ledger;
+    }
+  }
+
+  /** An item before and after. */
+  public record Shift(
+      Item item,
+      long quantityBefore,
+      long quantityAfter,
+      long worthBefore,
+      long worthAfter,
+      List<Draw> draws) {}
+
+  /**
+   * @param arrival the layer's arrival; zero for a moving average pool
+   */
+  public record Draw(long arrival, long quantity, long value) {}
+
+  /** One line for the stock book. */
+  public record StockEntry(
+      CostEvent event, long item, LocalDate postingDate, long quantity, long value, long contra) {}
+
+  /** An earlier event whose cost comes out differently. */
+  public record Later(CostEvent event, long item, long difference, LocalDate postingDate) {}
+}
