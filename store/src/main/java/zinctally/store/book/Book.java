@@ -1,0 +1,16 @@
+package zinctally.store.book;
+
+import java.time.LocalDate;
+import zinctally.core.number.Coin;
+
+/**
+ * The book itself.
+ *
+ * @param closedTo last closed day, or null when no period is closed
+ */
+public record Book(
+    String name, Coin coin, LocalDate cutOver, LocalDate closedTo, boolean pricesIncludeTax) {
+  public LocalDate firstOpenDay() {
+    return closedTo == null || closedTo.isBefore(cutOver) ? cutOver : closedTo.plusDays(1);
+  }
+}

@@ -1,0 +1,215 @@
+package zinctally.store.book;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import zinctally.core.cost.Method;
+import zinctally.core.goods.Item;
+import zinctally.core.goods.ItemKind;
+import zinctally.core.ledger.Account;
+import zinctally.core.ledger.Role;
+import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.OpenItem;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.Reason;
+import zinctally.core.papers.TaxRate;
+import zinctally.core.units.Units;
+import zinctally.store.goods.GroupStore;
+import zinctally.store.goods.ItemRows;
+import zinctally.store.ledger.AccountStore;
+
+/** What the book knows, looked up once for one reading and remembered while it lasts. */
+public final class BookCatalogue implements Catalogue {
+  private final JdbcClient sql;
+  private final Rules rules;
+  private final List<Account> accounts;
+  private final GroupStore.Tree groups;
+  private final Map<String, Optional<Item>> items = new HashMap<>();
+  private final Map<String, Optional<Party>> parties = new HashMap<>();
+  private final Map<String, Place> places = new HashMap<>();
+  private final Map<String, TaxRate> rates = new HashMap<>();
+  private final Map<String, Reason> reasons = new HashMap<>();
+
+  BookCatalogue(JdbcClient sql, Book book, AccountStore accounts, GroupStore groups, Clock clock) {
+    this.sql = sql;
+    this.rules = new Rules(book.coin(), book.cutOver(), book.firstOpenDay(), LocalDate.now(clock));
+    this.accounts = accounts.all();
+    this.groups = groups.tree();
+    sql.sql("select id, name from place where active")
+        .query((row, n) -> new Place(row.getLong(1), row.getString(2)))
+        .list()
+        .forEach(p -> places.put(key(p.name()), p));
+    sql.sql("select id, code, name, percent from tax_rate where active")
+        .query(
+            (row, n) ->
+                new TaxRate(
+                    row.getLong(1), row.getString(2), row.getString(3), row.getBigDecimal(4)))
+        .list()
+        .forEach(r -> rates.put(key(r.code()), r));
+    sql.sql("select id, name, account_id from reason where active")
+        .query((row, n) -> new Reason(row.getLong(1), row.getString(2), row.getLong(3)))
+        .list()
+        .forEach(r -> reasons.put(key(r.name()), r));
+  }
+
+  private static String key(String typed) {
+    return typed.strip().toLowerCase(Locale.ROOT);
+  }
+
+  @Override
+  public Rules rules() {
+    return rules;
+  }
+
+  /** Fetches the items with these codes in few queries, for a long sheet. */
+  public void fetch(Collection<String> codes) {
+    List<String> all = codes.stream().map(BookCatalogue::key).distinct().toList();
+    all.forEach(code -> items.put(code, Optional.empty()));
+    for (int from = 0; from < all.size(); from += 1000) {
+      sql.sql(ItemRows.SELECT + " where i.code in (:codes)")
+          .param("codes", all.subList(from, Math.min(all.size(), from + 1000)))
+          .query((row, n) -> ItemRows.item(row, groups))
+          .list()
+          .forEach(item -> items.put(key(item.code()), Optional.of(item)));
+    }
+  }
+
+  @Override
+  public Optional<Item> item(String typed) {
+    return items.computeIfAbsent(
+        key(typed),
+        wanted ->
+            wanted.isEmpty()
+                ? Optional.empty()
+                : by("i.code", wanted)
+                    .or(() -> by("i.gtin", wanted))
+                    .or(() -> by("i.name", wanted)));
+  }
+
+  private Optional<Item> by(String column, String wanted) {
+    return sql.sql(
+            ItemRows.SELECT + " where " + column + " = ? order by i.active desc, i.id limit 1")
+        .param(wanted)
+        .query((row, n) -> ItemRows.item(row, groups))
+        .optional();
+  }
+
+  /** Items by id, for those who have only that. */
+  public Map<Long, Item> items(Collection<Long> ids) {
+    Map<Long, Item> found = new HashMap<>();
+    if (ids.isEmpty()) return found;
+    sql.sql(ItemRows.SELECT + " where i.id in (:ids)")
+        .param("ids", ids)
+        .query((row, n) -> ItemRows.item(row, groups))
+        .list()
+        .forEach(item -> found.put(item.id(), item));
+    return found;
+  }
+
+  /** An item that is not made yet, with what its group, or the top group, gives it. */
+  public Item newItem(long id, String code, String name, String group, Units units) {
+    GroupStore.Group in = groups.named(group).orElse(groups.top());
+    return new Item(
+        id,
+        code,
+        name,
+        ItemKind.STOCKED,
+        units,
+        groups.method(in.id()),
+        groups.stockAccount(in.id()),
+        groups.salesAccount(in.id()),
+        groups.costAccount(in.id()),
+        true);
+  }
+
+  @Override
+  public Optional<Account> account(String typed) {
+    String wanted = key(typed);
+    return accounts.stream()
+        .filter(
+            a ->
+                key(a.code()).equals(wanted)
+                    || key(a.name()).equals(wanted)
+                    || key(a.label()).equals(wanted))
+        .findFirst();
+  }
+
+  @Override
+  public Account account(long id) {
+    return accounts.stream().filter(a -> a.id() == id).findFirst().orElseThrow();
+  }
+
+  @Override
+  public Account account(Role role) {
+    return accounts.stream()
+        .filter(a -> a.role() == role && a.active())
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException("no account in use is for " + role.words()));
+  }
+
+  @Override
+  public Optional<Party> party(Party.Kind kind, String name) {
+    return parties.computeIfAbsent(
+        kind + key(name),
+        k ->
+            sql.sql("select id, name, terms_days from party where kind = ? and name = ? and active")
+                .params(kind.name(), name.strip())
+                .query((row, n) -> new Party(row.getLong(1), kind, row.getString(2), row.getInt(3)))
+                .optional());
+  }
+
+  @Override
+  public Optional<Place> place(String name) {
+    return Optional.ofNullable(places.get(key(name)));
+  }
+
+  @Override
+  public Optional<TaxRate> taxRate(String code) {
+    return Optional.ofNullable(rates.get(key(code)));
+  }
+
+  @Override
+  public Optional<Reason> reason(String name) {
+    return Optional.ofNullable(reasons.get(key(name)));
+  }
+
+  @Override
+  public List<OpenItem> openItems(long party) {
+    return sql.sql(
+            "select * from open_item where party_id = ? and open <> 0 order by date, id limit 500")
+        .param(party)
+        .query(
+            (row, n) ->
+                new OpenItem(
+                    row.getLong("id"),
+                    party,
+                    row.getString("number"),
+                    row.getObject("date", LocalDate.class),
+                    row.getObject("due", LocalDate.class),
+                    row.getLong("amount"),
+                    row.getLong("open")))
+        .list();
+  }
+
+  @Override
+  public Optional<LatestCost> latestCost(long item) {
+    return sql.sql(
+            "select latest_value, latest_quantity from cost_pool"
+                + " where item_id = ? and latest_quantity > 0")
+        .param(item)
+        .query((row, n) -> new LatestCost(row.getLong(1), row.getLong(2)))
+        .optional();
+  }
+
+  /** How costs of an item are worked out, by the group it would be made in. */
+  public Method method(String group) {
+    return groups.method(groups.named(group).orElse(groups.top()).id());
+  }
+}

@@ -1,0 +1,55 @@
+package zinctally.store.book;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import zinctally.core.number.Coin;
+
+/** The book's name, currency and dates. */
+@Repository
+public class BookStore {
+  private final JdbcClient sql;
+
+  BookStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  /** Empty until it has been set up. */
+  public Optional<Book> find() {
+    return sql.sql("select * from book where id = 1")
+        .query(
+            (row, n) ->
+                new Book(
+                    row.getString("name"),
+                    Coin.of(row.getString("currency")),
+                    row.getObject("cut_over", LocalDate.class),
+                    row.getObject("closed_to", LocalDate.class),
+                    row.getBoolean("prices_include_tax")))
+        .optional();
+  }
+
+  /**
+   * @throws IllegalStateException when the book has not been set up
+   */
+  public Book book() {
+    return find().orElseThrow(() -> new IllegalStateException("the book is not set up yet"));
+  }
+
+  /** Whether anything is posted: from then on currency and cut-over date are fixed. */
+  public boolean begun() {
+    return sql.sql("select exists (select 1 from paper)").query(Boolean.class).single();
+  }
+
+  public void save(String name, Coin coin, LocalDate cutOver, boolean pricesIncludeTax) {
+    sql.sql(
+            """
+            insert into book (id, name, currency, cut_over, prices_include_tax)
+            values (1, ?, ?, ?, ?)
+            on duplicate key update name = values(name), currency = values(currency),
+              cut_over = values(cut_over), prices_include_tax = values(prices_include_tax)
+            """)
+        .params(name, coin.code(), cutOver, pricesIncludeTax)
+        .update();
+  }
+}

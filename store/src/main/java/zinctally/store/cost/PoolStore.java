@@ -1,0 +1,248 @@
+package zinctally.store.cost;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import zinctally.core.cost.Booked;
+import zinctally.core.cost.CostEvent;
+import zinctally.core.cost.EventKind;
+import zinctally.core.cost.Past;
+import zinctally.core.cost.PoolState;
+import zinctally.core.cost.Position;
+
+/** Cost pools, their events and checkpoints. */
+@Repository
+public class PoolStore {
+  private static final int CHUNK = 1000;
+  private final JdbcClient sql;
+  private final JdbcTemplate jdbc;
+
+  PoolStore(JdbcClient sql, JdbcTemplate jdbc) {
+    this.sql = sql;
+    this.jdbc = jdbc;
+  }
+
+  /**
+   * Heads of the pools of {@code items}, in the order of their ids.
+   *
+   * @param lock whether to hold them until the transaction ends; a pool without a row is made
+   *     first, so that two first arrivals wait for each other too
+   */
+  public Map<Long, PoolHead> heads(Collection<Long> items, boolean lock) {
+    TreeSet<Long> ordered = new TreeSet<>(items);
+    Map<Long, PoolHead> heads = new LinkedHashMap<>();
+    for (long item : ordered) heads.put(item, PoolHead.empty(item));
+    List<Long> all = ordered.stream().filter(id -> id > 0).toList();
+    for (int from = 0; from < all.size(); from += CHUNK) {
+      List<Long> part = all.subList(from, Math.min(all.size(), from + CHUNK));
+      List<PoolHead> found = read(part, lock);
+      if (lock && found.size() < part.size()) {
+        makeMissing(part);
+        found = read(part, true);
+      }
+      found.forEach(head -> heads.put(head.item(), head));
+    }
+    return heads;
+  }
+
+  private List<PoolHead> read(List<Long> items, boolean lock) {
+    return sql.sql(
+            "select * from cost_pool where item_id in (:items) order by item_id"
+                + (lock ? " for update" : ""))
+        .param("items", items)
+        .query(PoolStore::head)
+        .list();
+  }
+
+  private void makeMissing(List<Long> items) {
+    jdbc.batchUpdate(
+        "insert ignore into cost_pool values (?, 0, 0, '|', '1000-01-01', 0, 0, 0, 0, 0)",
+        items.stream().map(id -> new Object[] {id}).toList());
+  }
+
+  private static PoolHead head(ResultSet row, int n) throws SQLException {
+    LocalDate date = row.getObject("last_date", LocalDate.class);
+    PoolState state =
+        PoolText.read(
+            row.getString("layers"), row.getLong("latest_quantity"), row.getLong("latest_value"));
+    Position last =
+        row.getLong("last_sequence") == 0
+            ? null
+            : new Position(date, row.getLong("last_sequence"), row.getInt("last_line"));
+    return new PoolHead(row.getLong("item_id"), state, last, row.getInt("since_checkpoint"));
+  }
+
+  /** The latest state before {@code at}: a checkpoint's, or that of an empty pool. */
+  public PoolHead stateBefore(long item, Position at) {
+    return sql.sql(
+            """
+            select * from cost_checkpoint
+            where item_id = ? and (date, sequence, line) < (?, ?, ?)
+            order by date desc, sequence desc, line desc limit 1
+            """)
+        .params(item, at.date(), at.sequence(), at.line())
+        .query(
+            (row, n) ->
+                new PoolHead(
+                    item,
+                    PoolText.read(
+                        row.getString("layers"),
+                        row.getLong("latest_quantity"),
+                        row.getLong("latest_value")),
+                    new Position(
+                        row.getObject("date", LocalDate.class),
+                        row.getLong("sequence"),
+                        row.getInt("line")),
+                    0))
+        .optional()
+        .orElse(PoolHead.empty(item));
+  }
+
+  /** Events of an item after a position, in event order; all of them when it is null. */
+  public List<Booked> eventsAfter(long item, Position after) {
+    Position from = after == null ? new Position(LocalDate.of(1000, 1, 1), 0, 0) : after;
+    return sql.sql(
+            """
+            select id, kind, date, sequence, line, quantity, value, target_id, charges, booked
+            from cost_event
+            where item_id = ? and date >= ? and (date, sequence, line) > (?, ?, ?)
+            order by date, sequence, line
+            """)
+        .params(item, from.date(), from.date(), from.sequence(), from.line())
+        .query(PoolStore::booked)
+        .list();
+  }
+
+  /** Single events by id. */
+  public List<Booked> events(Collection<Long> ids) {
+    if (ids.isEmpty()) return List.of();
+    return sql.sql(
+            """
+            select id, kind, date, sequence, line, quantity, value, target_id, charges, booked
+            from cost_event where id in (:ids)
+            """)
+        .param("ids", ids)
+        .query(PoolStore::booked)
+        .list();
+  }
+
+  private static Booked booked(ResultSet row, int n) throws SQLException {
+    CostEvent event =
+        new CostEvent(
+            row.getLong("id"),
+            EventKind.valueOf(row.getString("kind")),
+            new Position(
+                row.getObject("date", LocalDate.class),
+                row.getLong("sequence"),
+                row.getInt("line")),
+            row.getLong("quantity"),
+            row.getLong("value"),
+            row.getLong("target_id"));
+    return new Booked(event, row.getLong("charges"), row.getLong("booked"), false);
+  }
+
+  /** Answers for events at or before {@code start} from what is booked of them. */
+  public Past past(long item, Position start) {
+    if (start == null) return Past.NONE;
+    return new Past() {
+      @Override
+      public Goods arrival(long id) {
+        return sql.sql(
+                "select quantity, value + charges from cost_event"
+                    + " where id = ? and item_id = ? and kind = 'IN'")
+            .params(id, item)
+            .query((row, n) -> new Goods(row.getLong(1), row.getLong(2)))
+            .optional()
+            .orElse(null);
+      }
+
+      @Override
+      public Goods gone(long id) {
+        return sql.sql(
+                """
+                select o.quantity - coalesce(sum(b.quantity), 0),
+                       -o.booked - coalesce(sum(b.booked), 0)
+                from cost_event o
+                left join cost_event b on b.target_id = o.id and b.kind = 'BACK'
+                  and (b.date, b.sequence, b.line) <= (?, ?, ?)
+                where o.id = ? and o.item_id = ? and o.kind = 'OUT'
+                group by o.id
+                """)
+            .params(start.date(), start.sequence(), start.line(), id, item)
+            .query((row, n) -> new Goods(row.getLong(1), row.getLong(2)))
+            .optional()
+            .orElse(null);
+      }
+    };
+  }
+
+  /** {@code count} ids for new events. */
+  public List<Long> nextIds(int count) {
+    return jdbc.queryForList(
+        "select next value for cost_event_id from seq_1_to_" + count, Long.class);
+  }
+
+  /** A state to be written. */
+  public record Kept(long item, Position at, PoolState state, int sinceCheckpoint) {}
+
+  /** Writes heads; the caller holds their locks. */
+  public void writeHeads(List<Kept> heads) {
+    jdbc.batchUpdate(
+        """
+        insert into cost_pool values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+        on duplicate key update on_hand = values(on_hand), worth = values(worth),
+          layers = values(layers), last_date = values(last_date),
+          last_sequence = values(last_sequence), last_line = values(last_line),
+          since_checkpoint = values(since_checkpoint),
+          latest_quantity = values(latest_quantity), latest_value = values(latest_value)
+        """,
+        heads.stream()
+            .map(
+                k ->
+                    new Object[] {
+                      k.item(),
+                      k.state().onHand(),
+                      k.state().worth(),
+                      PoolText.write(k.state()),
+                      k.at().date(),
+                      k.at().sequence(),
+                      k.at().line(),
+                      k.sinceCheckpoint(),
+                      k.state().latestQuantity(),
+                      k.state().latestValue()
+                    })
+            .toList());
+  }
+
+  /** Drops checkpoints after a position, which a replay has overtaken, and writes new ones. */
+  public void writeCheckpoints(long item, Position after, List<Kept> checkpoints) {
+    if (after != null)
+      sql.sql(
+              "delete from cost_checkpoint where item_id = ? and (date, sequence, line) > (?, ?, ?)")
+          .params(item, after.date(), after.sequence(), after.line())
+          .update();
+    jdbc.batchUpdate(
+        "insert into cost_checkpoint values (?, ?, ?, ?, ?, ?, ?)",
+        checkpoints.stream()
+            .map(
+                k ->
+                    new Object[] {
+                      item,
+                      k.at().date(),
+                      k.at().sequence(),
+                      k.at().line(),
+                      PoolText.write(k.state()),
+                      k.state().latestQuantity(),
+                      k.state().latestValue()
+                    })
+            .toList());
+  }
+}

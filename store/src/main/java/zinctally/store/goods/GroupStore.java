@@ -1,0 +1,172 @@
+package zinctally.store.goods;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.GeneratedKeyHolder;
+import org.springframework.stereotype.Repository;
+import zinctally.core.cost.Method;
+
+/** Groups of items, in a tree; what a group leaves open it takes from the group above. */
+@Repository
+public class GroupStore {
+  private final JdbcClient sql;
+
+  GroupStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  /**
+   * @param parent zero for the top
+   * @param method null: as the group above; likewise zero for the accounts
+   */
+  public record Group(
+      long id,
+      long parent,
+      String name,
+      Method method,
+      long stockAccount,
+      long salesAccount,
+      long costAccount) {}
+
+  /** All groups at once. */
+  public static final class Tree {
+    private final Map<Long, Group> groups = new HashMap<>();
+    private final List<Group> inOrder = new ArrayList<>();
+    private final Map<Long, Integer> depths = new HashMap<>();
+
+    Tree(List<Group> all) {
+      all.forEach(g -> groups.put(g.id(), g));
+      all.stream().filter(g -> g.parent() == 0).forEach(g -> place(g, all, 0));
+    }
+
+    private void place(Group group, List<Group> all, int depth) {
+      inOrder.add(group);
+      depths.put(group.id(), depth);
+      all.stream().filter(g -> g.parent() == group.id()).forEach(g -> place(g, all, depth + 1));
+    }
+
+    /** A group before those below it. */
+    public List<Group> inOrder() {
+      return inOrder;
+    }
+
+    public int depth(long id) {
+      return depths.getOrDefault(id, 0);
+    }
+
+    public Group top() {
+      return inOrder.get(0);
+    }
+
+    public Group group(long id) {
+      return groups.get(id);
+    }
+
+    public Optional<Group> named(String name) {
+      return groups.values().stream().filter(g -> g.name().equalsIgnoreCase(name)).findFirst();
+    }
+
+    /** Whether {@code id} is {@code above} or stands below it. */
+    public boolean within(long id, long above) {
+      for (Group g = groups.get(id); g != null; g = groups.get(g.parent()))
+        if (g.id() == above) return true;
+      return false;
+    }
+
+    public Method method(long id) {
+      return resolve(id, Group::method);
+    }
+
+    public long stockAccount(long id) {
+      return resolve(id, g -> g.stockAccount() == 0 ? null : g.stockAccount());
+    }
+
+    public long salesAccount(long id) {
+      return resolve(id, g -> g.salesAccount() == 0 ? null : g.salesAccount());
+    }
+
+    public long costAccount(long id) {
+      return resolve(id, g -> g.costAccount() == 0 ? null : g.costAccount());
+    }
+
+    private <T> T resolve(long id, Function<Group, T> of) {
+      for (Group g = groups.get(id); g != null; g = groups.get(g.parent())) {
+        T value = of.apply(g);
+        if (value != null) return value;
+      }
+      throw new IllegalStateException("the top group leaves something open");
+    }
+  }
+
+  public Tree tree() {
+    return new Tree(
+        sql.sql("select * from item_group order by name")
+            .query(
+                (row, n) ->
+                    new Group(
+                        row.getLong("id"),
+                        row.getLong("parent_id"),
+                        row.getString("name"),
+                        row.getString("method") == null
+                            ? null
+                            : Method.valueOf(row.getString("method")),
+                        row.getLong("stock_account"),
+                        row.getLong("sales_account"),
+                        row.getLong("cost_account")))
+            .list());
+  }
+
+  public long add(Group group) {
+    GeneratedKeyHolder key = new GeneratedKeyHolder();
+    sql.sql(
+            """
+            insert into item_group (parent_id, name, method, stock_account, sales_account, cost_account)
+            values (nullif(?, 0), ?, ?, nullif(?, 0), nullif(?, 0), nullif(?, 0))
+            """)
+        .params(
+            group.parent(),
+            group.name(),
+            group.method() == null ? null : group.method().name(),
+            group.stockAccount(),
+            group.salesAccount(),
+            group.costAccount())
+        .update(key, "id");
+    return key.getKey().longValue();
+  }
+
+  public void change(Group group) {
+    sql.sql(
+            """
+            update item_group set parent_id = nullif(?, 0), name = ?, method = ?,
+              stock_account = nullif(?, 0), sales_account = nullif(?, 0),
+              cost_account = nullif(?, 0)
+            where id = ?
+            """)
+        .params(
+            group.parent(),
+            group.name(),
+            group.method() == null ? null : group.method().name(),
+            group.stockAccount(),
+            group.salesAccount(),
+            group.costAccount(),
+            group.id())
+        .update();
+  }
+
+  /** Whether any goods of the group itself have moved: then its stock account stays. */
+  public boolean moved(long id) {
+    return sql.sql(
+            """
+            select exists (select 1 from item i join cost_pool p on p.item_id = i.id
+                           where i.group_id = ?)
+            """)
+        .param(id)
+        .query(Boolean.class)
+        .single();
+  }
+}

@@ -1,0 +1,142 @@
+package zinctally.store.posting;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.GeneratedKeyHolder;
+import org.springframework.stereotype.Component;
+import zinctally.core.goods.Item;
+import zinctally.core.papers.OpeningParties;
+import zinctally.core.papers.OpeningStock;
+import zinctally.core.papers.Paper;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.Payment;
+import zinctally.core.papers.Trade;
+import zinctally.store.book.BookCatalogue;
+import zinctally.store.goods.GroupStore;
+
+/** Makes the parties, groups and items a paper names for the first time. */
+@Component
+class Newcomers {
+  private final JdbcClient sql;
+  private final JdbcTemplate jdbc;
+  private final GroupStore groups;
+
+  Newcomers(JdbcClient sql, JdbcTemplate jdbc, GroupStore groups) {
+    this.sql = sql;
+    this.jdbc = jdbc;
+    this.groups = groups;
+  }
+
+  /** The same paper with everyone in it made. */
+  Paper make(Paper paper, BookCatalogue book) {
+    if (paper instanceof Trade t)
+      return new Trade(
+          t.kind(), t.date(), t.due(), made(t.who()), t.theirNumber(), t.place(), t.lines());
+    if (paper instanceof Payment p)
+      return new Payment(
+          p.kind(), p.date(), made(p.who()), p.money(), p.amount(), p.reference(), p.lines());
+    if (paper instanceof OpeningParties p)
+      return new OpeningParties(
+          p.date(),
+          p.lines().stream()
+              .map(
+                  l ->
+                      new OpeningParties.Line(
+                          l.row(), made(l.party()), l.number(), l.date(), l.due(), l.amount()))
+              .toList());
+    return paper instanceof OpeningStock stock ? made(stock, book) : paper;
+  }
+
+  private Party made(Party party) {
+    if (party.id() != 0) return party;
+    GeneratedKeyHolder key = new GeneratedKeyHolder();
+    sql.sql(
+            "insert into party (kind, name, terms_days) values (?, ?, ?)"
+                + " on duplicate key update id = last_insert_id(id), active = true")
+        .params(party.kind().name(), party.name(), party.termsDays())
+        .update(key, "id");
+    return new Party(key.getKey().longValue(), party.kind(), party.name(), party.termsDays());
+  }
+
+  private OpeningStock made(OpeningStock stock, BookCatalogue book) {
+    GroupStore.Tree tree = groups.tree();
+    Map<String, Long> groupIds = new HashMap<>();
+    Map<String, Item> items = new HashMap<>();
+    List<Object[]> itemRows = new ArrayList<>();
+    List<Object[]> prices = new ArrayList<>();
+    List<OpeningStock.Line> lines = new ArrayList<>();
+    long fresh = stock.lines().stream().filter(l -> l.item().id() < 0).count();
+    List<Long> ids =
+        fresh == 0
+            ? List.of()
+            : jdbc.queryForList("select next value for item_id from seq_1_to_" + fresh, Long.class);
+    int next = 0;
+    for (OpeningStock.Line line : stock.lines()) {
+      Item item = line.item();
+      if (item.id() < 0) {
+        String key = item.code().toLowerCase(java.util.Locale.ROOT);
+        if (!items.containsKey(key)) {
+          long group =
+              groupIds.computeIfAbsent(
+                  line.group().toLowerCase(java.util.Locale.ROOT), g -> group(tree, line.group()));
+          Item made = withId(item, ids.get(next++));
+          items.put(key, made);
+          itemRows.add(
+              new Object[] {
+                made.id(),
+                made.code(),
+                made.name(),
+                made.kind().name(),
+                group,
+                made.method().name(),
+                made.units().base().rec20()
+              });
+          if (line.sellingPrice() != null)
+            prices.add(new Object[] {made.id(), line.sellingPrice()});
+        }
+        item = items.get(key);
+      }
+      lines.add(
+          new OpeningStock.Line(
+              line.row(),
+              item,
+              line.group(),
+              line.quantity(),
+              line.value(),
+              line.sellingPrice(),
+              line.place()));
+    }
+    jdbc.batchUpdate(
+        "insert into item (id, code, name, kind, group_id, method, base_unit) values (?, ?, ?, ?, ?, ?, ?)",
+        itemRows);
+    jdbc.batchUpdate(
+        "insert into item_price (item_id, list_id, price) select ?, min(id), ? from price_list",
+        prices);
+    return new OpeningStock(stock.date(), lines);
+  }
+
+  private long group(GroupStore.Tree tree, String name) {
+    if (name.isBlank()) return tree.top().id();
+    return tree.named(name)
+        .map(GroupStore.Group::id)
+        .orElseGet(() -> groups.add(new GroupStore.Group(0, tree.top().id(), name, null, 0, 0, 0)));
+  }
+
+  private static Item withId(Item item, long id) {
+    return new Item(
+        id,
+        item.code(),
+        item.name(),
+        item.kind(),
+        item.units(),
+        item.method(),
+        item.stockAccount(),
+        item.salesAccount(),
+        item.costAccount(),
+        true);
+  }
+}

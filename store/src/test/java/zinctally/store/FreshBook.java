@@ -1,0 +1,130 @@
+package zinctally.store;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import org.springframework.boot.autoconfigure.EnableAutoConfiguration;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Import;
+import org.springframework.context.annotation.Primary;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import zinctally.core.number.Coin;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.book.BookStore;
+import zinctally.store.paper.DraftStore;
+import zinctally.store.posting.Posting;
+
+/** A book of its own on the real MariaDB, thrown away at the end. Today is 2026-06-30. */
+public final class FreshBook implements AutoCloseable {
+  private final ConfigurableApplicationContext context;
+  private final String schema = "zinc_test_" + UUID.randomUUID().toString().replace("-", "");
+
+  @Configuration
+  @EnableAutoConfiguration
+  @Import(StoreConfiguration.class)
+  static class Wiring {
+    @Bean
+    @Primary
+    Clock fixed() {
+      return Clock.fixed(Instant.parse("2026-06-30T12:00:00Z"), ZoneOffset.UTC);
+    }
+  }
+
+  public FreshBook() {
+    String server =
+        Objects.requireNonNull(
+            System.getenv("ZINC_DB_SERVER"), "these tests need a database: run ./zinc-tally test");
+    context =
+        new SpringApplicationBuilder(Wiring.class)
+            .web(org.springframework.boot.WebApplicationType.NONE)
+            .properties(
+                Map.of(
+                    "spring.datasource.url",
+                    server + schema + "?createDatabaseIfNotExist=true",
+                    "spring.datasource.username",
+                    System.getenv("ZINC_DB_USER"),
+                    "spring.datasource.password",
+                    System.getenv("ZINC_DB_PASSWORD"),
+                    "spring.datasource.hikari.transaction-isolation",
+                    "TRANSACTION_READ_COMMITTED",
+                    "spring.datasource.hikari.maximum-pool-size",
+                    "40",
+                    "logging.level.root",
+                    "warn",
+                    "spring.main.banner-mode",
+                    "off"))
+            .run();
+    get(BookStore.class).save("Test book", Coin.of("EUR"), LocalDate.of(2026, 1, 1), false);
+  }
+
+  public <T> T get(Class<T> type) {
+    return context.getBean(type);
+  }
+
+  public JdbcClient sql() {
+    return get(JdbcClient.class);
+  }
+
+  /** An item in the top group, counted in pieces. */
+  public void item(String code, String method) {
+    sql()
+        .sql(
+            """
+            insert into item (id, code, name, kind, group_id, method, base_unit)
+            select next value for item_id, ?, ?, 'STOCKED', min(id), ?, 'H87' from item_group
+            """)
+        .params(code, "Item " + code, method)
+        .update();
+  }
+
+  public long post(PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {
+    return get(Posting.class).post(draft(kind, fields, rows), "tester");
+  }
+
+  public long draft(PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {
+    return get(DraftStore.class).begin(new Draft(kind, fields, rows), "tester");
+  }
+
+  public long bill(String date, String... itemQuantityPrice) {
+    return post(
+        PaperKind.BILL,
+        Map.of("date", date, "supplier", "Orrin Joinery", "place", "Store"),
+        rows(itemQuantityPrice));
+  }
+
+  public long invoice(String date, String... itemQuantityPrice) {
+    return post(
+        PaperKind.INVOICE,
+        Map.of("date", date, "customer", "Fenwick Garden", "place", "Store"),
+        rows(itemQuantityPrice));
+  }
+
+  /** Rows of item, quantity and price. */
+  public static List<Map<String, String>> rows(String... cells) {
+    List<Map<String, String>> rows = new java.util.ArrayList<>();
+    for (int i = 0; i < cells.length; i += 3) {
+      Map<String, String> row = new HashMap<>();
+      row.put("item", cells[i]);
+      row.put("quantity", cells[i + 1]);
+      row.put("price", cells[i + 2]);
+      rows.add(row);
+    }
+    return rows;
+  }
+
+  @Override
+  public void close() {
+    sql().sql("drop database " + schema).update();
+    context.close();
+  }
+}
