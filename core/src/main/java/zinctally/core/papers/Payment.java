@@ -54,7 +54,7 @@ public record Payment(
             new JournalLine(money.id(), 0, 0, -sign * amount, reference));
     List<Plan.Settlement> settlements = new ArrayList<>();
     for (Line line : lines)
-      settlements.add(new Plan.Settlement(line.item().id(), -sign * line.amount()));
+      settlements.add(new Plan.Settlement(line.item().id(), sign * line.amount()));
     List<Plan.Due> dues =
         onAccount() == 0
             ? List.of()

@@ -74,6 +74,7 @@ class Newcomers {
         fresh == 0
             ? List.of()
             : jdbc.queryForList("select next value for item_id from seq_1_to_" + fresh, Long.class);
+    long firstList = sql.sql("select min(id) from price_list").query(Long.class).single();
     int next = 0;
     for (OpeningStock.Line line : stock.lines()) {
       Item item = line.item();
@@ -96,7 +97,7 @@ class Newcomers {
                 made.units().base().rec20()
               });
           if (line.sellingPrice() != null)
-            prices.add(new Object[] {made.id(), line.sellingPrice()});
+            prices.add(new Object[] {made.id(), firstList, line.sellingPrice()});
         }
         item = items.get(key);
       }
@@ -113,9 +114,7 @@ class Newcomers {
     jdbc.batchUpdate(
         "insert into item (id, code, name, kind, group_id, method, base_unit) values (?, ?, ?, ?, ?, ?, ?)",
         itemRows);
-    jdbc.batchUpdate(
-        "insert into item_price (item_id, list_id, price) select ?, min(id), ? from price_list",
-        prices);
+    jdbc.batchUpdate("insert into item_price (item_id, list_id, price) values (?, ?, ?)", prices);
     return new OpeningStock(stock.date(), lines);
   }
 

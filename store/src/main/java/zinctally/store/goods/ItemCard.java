@@ -1,0 +1,42 @@
+package zinctally.store.goods;
+
+import java.math.BigDecimal;
+import java.util.List;
+import zinctally.core.cost.Method;
+import zinctally.core.goods.ItemKind;
+import zinctally.core.number.Quantity;
+import zinctally.core.units.Units;
+
+/**
+ * An item with all that is known of it; also what a form for it holds. Zero for an account: the
+ * group's.
+ *
+ * @param reorderPoint null for none
+ */
+public record ItemCard(
+    long id,
+    String code,
+    String name,
+    ItemKind kind,
+    long group,
+    Method method,
+    Units units,
+    long stockAccount,
+    long salesAccount,
+    long costAccount,
+    String saleWording,
+    String purchaseWording,
+    String supplier,
+    String supplierCode,
+    String gtin,
+    String shelf,
+    Quantity reorderPoint,
+    Quantity reorderQuantity,
+    String notes,
+    boolean active,
+    List<Price> prices) {
+  /**
+   * @param price for one base unit; null when none is set
+   */
+  public record Price(long list, String listName, BigDecimal price) {}
+}

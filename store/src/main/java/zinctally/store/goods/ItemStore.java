@@ -1,0 +1,301 @@
+package zinctally.store.goods;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import zinctally.core.cost.Method;
+import zinctally.core.goods.ItemKind;
+import zinctally.core.number.Quantity;
+
+/** Items and what stock there is of them. */
+@Repository
+public class ItemStore {
+  private final JdbcClient sql;
+
+  ItemStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  public Optional<ItemCard> find(long id) {
+    return sql.sql("select * from item where id = ?")
+        .param(id)
+        .query((row, n) -> card(row, prices(id)))
+        .optional();
+  }
+
+  /** A blank card for a new item: prices of every list, none set. */
+  public List<ItemCard.Price> prices(long item) {
+    return sql.sql(
+            """
+            select l.id, l.name, p.price from price_list l
+            left join item_price p on p.list_id = l.id and p.item_id = ? order by l.id
+            """)
+        .param(item)
+        .query(
+            (row, n) -> new ItemCard.Price(row.getLong(1), row.getString(2), row.getBigDecimal(3)))
+        .list();
+  }
+
+  private static ItemCard card(ResultSet row, List<ItemCard.Price> prices) throws SQLException {
+    return new ItemCard(
+        row.getLong("id"),
+        row.getString("code"),
+        row.getString("name"),
+        ItemKind.valueOf(row.getString("kind")),
+        row.getLong("group_id"),
+        Method.valueOf(row.getString("method")),
+        ItemRows.units(row),
+        row.getLong("stock_account"),
+        row.getLong("sales_account"),
+        row.getLong("cost_account"),
+        row.getString("sale_wording"),
+        row.getString("purchase_wording"),
+        row.getString("supplier"),
+        row.getString("supplier_code"),
+        row.getString("gtin") == null ? "" : row.getString("gtin"),
+        row.getString("shelf"),
+        quantity(row, "reorder_point"),
+        quantity(row, "reorder_quantity"),
+        row.getString("notes"),
+        row.getBoolean("active"),
+        prices);
+  }
+
+  private static Quantity quantity(ResultSet row, String column) throws SQLException {
+    Long micros = row.getObject(column, Long.class);
+    return micros == null ? null : new Quantity(micros);
+  }
+
+  /** Whether stock of it ever moved: then method, unit, kind and stock account stay. */
+  public boolean moved(long id) {
+    return sql.sql("select exists (select 1 from cost_event where item_id = ?)")
+        .param(id)
+        .query(Boolean.class)
+        .single();
+  }
+
+  /** Another item with this code or barcode, if there is one. */
+  public Optional<String> taken(String column, String value, long besides) {
+    String wanted = column.equals("gtin") ? "gtin" : "code";
+    return sql.sql("select name from item where " + wanted + " = ? and id <> ?")
+        .params(value, besides)
+        .query(String.class)
+        .optional();
+  }
+
+  /**
+   * Makes or changes an item.
+   *
+   * @return its id
+   * @throws DuplicateKeyException when its code or barcode was taken in the meantime
+   */
+  @Transactional
+  public long save(ItemCard card, String login) {
+    long id = card.id();
+    if (id == 0) id = sql.sql("select next value for item_id").query(Long.class).single();
+    sql.sql(
+            """
+            insert into item (id, code, name, kind, group_id, method, base_unit, pack_name, pack_size,
+              stock_account, sales_account, cost_account, sale_wording, purchase_wording, supplier,
+              supplier_code, gtin, shelf, reorder_point, reorder_quantity, notes, active)
+            values (?, ?, ?, ?, ?, ?, ?, ?, ?, nullif(?, 0), nullif(?, 0), nullif(?, 0), ?, ?, ?, ?,
+              nullif(?, ''), ?, ?, ?, ?, ?)
+            on duplicate key update
+              code = if(id = values(id), values(code), null),
+              name = values(name), kind = values(kind),
+              group_id = values(group_id), method = values(method), base_unit = values(base_unit),
+              pack_name = values(pack_name), pack_size = values(pack_size),
+              stock_account = values(stock_account), sales_account = values(sales_account),
+              cost_account = values(cost_account), sale_wording = values(sale_wording),
+              purchase_wording = values(purchase_wording), supplier = values(supplier),
+              supplier_code = values(supplier_code), gtin = values(gtin), shelf = values(shelf),
+              reorder_point = values(reorder_point), reorder_quantity = values(reorder_quantity),
+              notes = values(notes), active = values(active)
+            """)
+        .params(
+            id,
+            card.code(),
+            card.name(),
+            card.kind().name(),
+            card.group(),
+            card.method().name(),
+            card.units().base().rec20(),
+            card.units().packName(),
+            card.units().packSize().micros(),
+            card.stockAccount(),
+            card.salesAccount(),
+            card.costAccount(),
+            card.saleWording(),
+            card.purchaseWording(),
+            card.supplier(),
+            card.supplierCode(),
+            card.gtin(),
+            card.shelf(),
+            card.reorderPoint() == null ? null : card.reorderPoint().micros(),
+            card.reorderQuantity() == null ? null : card.reorderQuantity().micros(),
+            card.notes(),
+            card.active())
+        .update();
+    sql.sql("delete from item_price where item_id = ?").param(id).update();
+    for (ItemCard.Price price : card.prices())
+      if (price.price() != null)
+        sql.sql("insert into item_price values (?, ?, ?)")
+            .params(id, price.list(), price.price())
+            .update();
+    sql.sql(
+            "insert into audit (at, login, subject, subject_id, what, after_text)"
+                + " values (now(3), ?, 'item', ?, ?, ?)")
+        .params(login, id, card.id() == 0 ? "made" : "changed", card.toString())
+        .update();
+    return id;
+  }
+
+  /**
+   * @param onHand millionths
+   * @param worth minor units
+   */
+  public record Stock(long onHand, long worth, List<AtPlace> places) {}
+
+  public record AtPlace(String place, long quantity) {}
+
+  public Stock stock(long item) {
+    List<AtPlace> places =
+        sql.sql(
+                """
+                select p.name, s.quantity from place_stock s join place p on p.id = s.place_id
+                where s.item_id = ? and s.quantity <> 0 order by p.name
+                """)
+            .param(item)
+            .query((row, n) -> new AtPlace(row.getString(1), row.getLong(2)))
+            .list();
+    return sql.sql("select on_hand, worth from cost_pool where item_id = ?")
+        .param(item)
+        .query((row, n) -> new Stock(row.getLong(1), row.getLong(2), places))
+        .optional()
+        .orElse(new Stock(0, 0, places));
+  }
+
+  /**
+   * One line of an item's history, with running totals.
+   *
+   * @param moved millionths, in above zero
+   * @param value minor units
+   */
+  public record Movement(
+      LocalDate date,
+      long paper,
+      String number,
+      String kind,
+      String party,
+      long causeId,
+      String cause,
+      long moved,
+      long value,
+      long onHand,
+      long worth) {}
+
+  /** The latest cost entries, newest first; totals run back from what is there now. */
+  public List<Movement> movements(long item, int atMost) {
+    return sql.sql(
+            """
+            select n.posting_date, n.quantity, n.value, p.id, p.number, p.kind, w.name as party,
+              c.id as cause_id, c.number as cause, h.on_hand, h.worth,
+              coalesce(sum(n.quantity) over later, 0) as later_quantity,
+              coalesce(sum(n.value) over later, 0) as later_value
+            from (select * from cost_entry where item_id = :item
+                  order by posting_date desc, id desc limit :most) n
+            join cost_event e on e.id = n.event_id join paper p on p.id = e.paper_id
+            join paper c on c.id = n.cause_id join cost_pool h on h.item_id = n.item_id
+            left join party w on w.id = p.party_id
+            window later as (order by n.posting_date desc, n.id desc
+                             rows between unbounded preceding and 1 preceding)
+            order by n.posting_date desc, n.id desc
+            """)
+        .param("item", item)
+        .param("most", atMost)
+        .query(
+            (row, n) ->
+                new Movement(
+                    row.getObject("posting_date", LocalDate.class),
+                    row.getLong("id"),
+                    row.getString("number"),
+                    row.getString("kind"),
+                    row.getString("party"),
+                    row.getLong("cause_id"),
+                    row.getString("cause"),
+                    row.getLong("quantity"),
+                    row.getLong("value"),
+                    row.getLong("on_hand") - row.getLong("later_quantity"),
+                    row.getLong("worth") - row.getLong("later_value")))
+        .list();
+  }
+
+  /** What a search for an item offers. */
+  public record Found(
+      long id,
+      String code,
+      String name,
+      String unit,
+      long onHand,
+      java.math.BigDecimal price,
+      long latestValue,
+      long latestQuantity) {}
+
+  /** Items in use whose code, name, wording or barcode begins with, then holds, what was typed. */
+  public List<Found> search(String typed, int atMost) {
+    String like = typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    return sql.sql(
+            """
+            select i.id, i.code, i.name, i.base_unit, coalesce(h.on_hand, 0) as on_hand,
+              (select p.price from item_price p where p.item_id = i.id order by p.list_id limit 1) as price,
+              coalesce(h.latest_value, 0) as latest_value,
+              coalesce(h.latest_quantity, 0) as latest_quantity
+            from item i left join cost_pool h on h.item_id = i.id
+            where i.active and (i.code like :start or i.gtin = :word or i.name like :within
+              or i.supplier_code like :start)
+            order by i.code = :word desc, i.code like :start desc, i.name like :start desc, i.name
+            limit :most
+            """)
+        .param("word", typed)
+        .param("start", like + "%")
+        .param("within", "%" + like + "%")
+        .param("most", atMost)
+        .query(
+            (row, n) ->
+                new Found(
+                    row.getLong("id"),
+                    row.getString("code"),
+                    row.getString("name"),
+                    ItemRows.unit(row.getString("base_unit")).sign(),
+                    row.getLong("on_hand"),
+                    row.getBigDecimal("price"),
+                    row.getLong("latest_value"),
+                    row.getLong("latest_quantity")))
+        .list();
+  }
+
+  /** Free stock of items at a place and in all, millionths. */
+  public List<Free> free(List<Long> items, String place) {
+    if (items.isEmpty()) return List.of();
+    return sql.sql(
+            """
+            select s.item_id, sum(s.quantity) as everywhere,
+              sum(case when p.name = :place then s.quantity else 0 end) as here
+            from place_stock s join place p on p.id = s.place_id
+            where s.item_id in (:items) group by s.item_id
+            """)
+        .param("items", items)
+        .param("place", place)
+        .query((row, n) -> new Free(row.getLong(1), row.getLong(3), row.getLong(2)))
+        .list();
+  }
+
+  /** Millionths here and everywhere. */
+  public record Free(long item, long here, long everywhere) {}
+}

@@ -1,0 +1,170 @@
+package zinctally.store.ledger;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zinctally.core.ledger.Account;
+import zinctally.core.ledger.AccountKind;
+import zinctally.core.ledger.Role;
+import zinctally.core.opening.Sheet;
+
+/** Changes to the chart of accounts, kept such that every role the book needs is filled once. */
+@Service
+public class ChartOfAccounts {
+  private final AccountStore accounts;
+
+  ChartOfAccounts(AccountStore accounts) {
+    this.accounts = accounts;
+  }
+
+  /** A change that cannot be made; the message is a sentence for people. */
+  public static final class Wrong extends Exception {
+    Wrong(String message) {
+      super(message);
+    }
+  }
+
+  /** Makes an account (id zero) or changes one. */
+  @Transactional(rollbackFor = Wrong.class)
+  public void save(Account account) throws Wrong {
+    List<Account> all = accounts.all();
+    if (account.code().isEmpty() || account.code().length() > 20)
+      throw new Wrong("An account needs a code of at most 20 letters.");
+    if (account.name().isEmpty() || account.name().length() > 120)
+      throw new Wrong("An account needs a name of at most 120 letters.");
+    Optional<Account> same =
+        all.stream()
+            .filter(a -> a.code().equalsIgnoreCase(account.code()) && a.id() != account.id())
+            .findFirst();
+    if (same.isPresent())
+      throw new Wrong(account.code() + " is the code of " + same.get().name() + " already.");
+    if (account.role() != Role.NONE && account.kind() != account.role().kind())
+      throw new Wrong(
+          "An account for "
+              + account.role().words()
+              + " is of the kind "
+              + account.role().kind().words()
+              + ", not "
+              + account.kind().words()
+              + ".");
+    if (account.id() == 0) {
+      single(all, account);
+      accounts.add(account.code(), account.name(), account.kind(), account.role());
+      return;
+    }
+    Account before =
+        all.stream()
+            .filter(a -> a.id() == account.id())
+            .findFirst()
+            .orElseThrow(() -> new Wrong("This account is no longer there."));
+    if (before.role() != account.role() || (before.active() && !account.active())) {
+      if (before.role() != Role.NONE && onlyOne(all, before))
+        throw new Wrong(
+            before.label()
+                + " is the book's only account for "
+                + before.role().words()
+                + "; it stays.");
+      if (before.role() != account.role() && accounts.used(account.id()))
+        throw new Wrong(before.label() + " is in use; what it is for stays.");
+      single(all, account);
+    }
+    if (before.kind() != account.kind() && accounts.used(account.id()))
+      throw new Wrong(before.label() + " is in use; its kind stays " + before.kind().words() + ".");
+    accounts.change(account);
+  }
+
+  private static boolean onlyOne(List<Account> all, Account account) {
+    return all.stream()
+        .noneMatch(a -> a.id() != account.id() && a.role() == account.role() && a.active());
+  }
+
+  /** All roles but stock, money and none are filled by one account each. */
+  private static void single(List<Account> all, Account account) throws Wrong {
+    Role role = account.role();
+    if (role == Role.NONE
+        || role == Role.STOCK
+        || role == Role.MONEY
+        || role == Role.SALES
+        || role == Role.COST_OF_GOODS_SOLD) return;
+    Optional<Account> other =
+        all.stream()
+            .filter(a -> a.role() == role && a.id() != account.id() && a.active())
+            .findFirst();
+    if (other.isPresent())
+      throw new Wrong(
+          role.words() + " is kept on " + other.get().label() + "; there is one such account.");
+  }
+
+  /**
+   * Takes a chart from a table with the headings code, name, kind and, if wished, role: accounts
+   * with a known code are renamed, others made. All of it, or nothing.
+   *
+   * @return how many accounts the chart has then
+   */
+  @Transactional(rollbackFor = Wrong.class)
+  public int take(Sheet sheet) throws Wrong {
+    List<String> heads =
+        sheet.headings().stream().map(h -> h.strip().toLowerCase(Locale.ROOT)).toList();
+    int code = heads.indexOf("code");
+    int name = heads.indexOf("name");
+    int kind = heads.indexOf("kind");
+    int role = heads.indexOf("role");
+    if (code < 0 || name < 0 || kind < 0)
+      throw new Wrong("The first row must hold the headings code, name and kind; role may follow.");
+    Set<String> seen = new HashSet<>();
+    List<String> wrong = new ArrayList<>();
+    int row = 1;
+    for (List<String> cells : sheet.rows()) {
+      row++;
+      try {
+        String typedCode = cell(cells, code);
+        if (!seen.add(typedCode.toLowerCase(Locale.ROOT)))
+          throw new Wrong(typedCode + " stands here twice.");
+        AccountKind typedKind = kind(cell(cells, kind));
+        Optional<Account> known =
+            accounts.all().stream().filter(a -> a.code().equalsIgnoreCase(typedCode)).findFirst();
+        Role typedRole =
+            role < 0 ? known.map(Account::role).orElse(Role.NONE) : role(cell(cells, role));
+        save(
+            new Account(
+                known.map(Account::id).orElse(0L),
+                typedCode,
+                cell(cells, name),
+                typedKind,
+                typedRole,
+                true));
+      } catch (Wrong fault) {
+        wrong.add("Row " + row + ": " + fault.getMessage());
+      }
+    }
+    if (!wrong.isEmpty())
+      throw new Wrong(
+          "Nothing was taken. "
+              + String.join(" ", wrong.subList(0, Math.min(10, wrong.size())))
+              + (wrong.size() > 10 ? " And " + (wrong.size() - 10) + " more." : ""));
+    return accounts.all().size();
+  }
+
+  private static String cell(List<String> cells, int at) {
+    return at < cells.size() ? cells.get(at).strip() : "";
+  }
+
+  private static AccountKind kind(String typed) throws Wrong {
+    for (AccountKind kind : AccountKind.values())
+      if (kind.words().equalsIgnoreCase(typed)) return kind;
+    throw new Wrong(
+        "\"" + typed + "\" is no kind; use asset, liability, equity, income or expense.");
+  }
+
+  private static Role role(String typed) throws Wrong {
+    if (typed.isEmpty()) return Role.NONE;
+    for (Role role : Role.values())
+      if (role.words().equalsIgnoreCase(typed) || role.name().equalsIgnoreCase(typed)) return role;
+    throw new Wrong("\"" + typed + "\" is no role an account can have.");
+  }
+}

@@ -1,0 +1,315 @@
+package zinctally.store.listing;
+
+import static zinctally.store.listing.Listing.Type.DATE;
+import static zinctally.store.listing.Listing.Type.HIDDEN;
+import static zinctally.store.listing.Listing.Type.MONEY;
+import static zinctally.store.listing.Listing.Type.NUMBER;
+import static zinctally.store.listing.Listing.Type.PERCENT;
+import static zinctally.store.listing.Listing.Type.QUANTITY;
+import static zinctally.store.listing.Listing.Type.TEXT;
+import static zinctally.store.listing.Listing.Type.TIME;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.listing.Listing.Column;
+
+/** The lists there are. */
+public final class Listings {
+  private Listings() {}
+
+  private static final String NUMBER_LINK = "/papers/{id}";
+
+  public static Listing items() {
+    return new Listing(
+        "Items",
+        """
+        item i join item_group g on g.id = i.group_id
+        left join cost_pool h on h.item_id = i.id
+        left join item_price p on p.item_id = i.id
+          and p.list_id = (select min(id) from price_list)""",
+        Map.of(),
+        List.of(
+            new Column("id", "", "i.id", HIDDEN),
+            new Column("code", "Code", "i.code", TEXT, "/goods/item/{id}"),
+            new Column("name", "Name", "i.name", TEXT, "/goods/item/{id}"),
+            new Column("group", "Group", "g.name", TEXT),
+            new Column("on_hand", "On hand", "h.on_hand", QUANTITY, "/goods/item/{id}"),
+            new Column("worth", "Worth", "h.worth", MONEY, "/goods/item/{id}"),
+            new Column("price", "Sells at", "cast(p.price as decimal(18,2))", NUMBER),
+            new Column("supplier", "Usual supplier", "i.supplier", TEXT),
+            new Column("state", "State", "if(i.active, '', 'off')", TEXT)),
+        "i.id",
+        "code",
+        "No item yet. Make one here, or bring a whole list in with Opening stock.");
+  }
+
+  /** Posted papers of some kinds. */
+  public static Listing papers(String name, String empty, PaperKind... kinds) {
+    StringBuilder in = new StringBuilder();
+    for (PaperKind kind : kinds)
+      in.append(in.isEmpty() ? "'" : ", '").append(kind.name()).append('\'');
+    return new Listing(
+        name,
+        "paper p left join party w on w.id = p.party_id left join place l on l.id = p.place_id"
+            + " where p.kind in ("
+            + in
+            + ")",
+        Map.of(),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("date", "Date", "p.date", DATE),
+            new Column("number", "Number", "p.number", TEXT, NUMBER_LINK),
+            new Column("party", "Who", "w.name", TEXT),
+            new Column("reference", "Their number", "p.reference", TEXT),
+            new Column(
+                "what",
+                "What",
+                """
+                coalesce((select group_concat(distinct i.name order by n.line separator ', ')
+                  from paper_line n join item i on i.id = n.item_id
+                  where n.paper_id = p.id and n.line < 3), '')""",
+                TEXT),
+            new Column("total", "Total", "p.total", MONEY, NUMBER_LINK),
+            new Column(
+                "open",
+                "Still open",
+                "(select sum(abs(o.open)) from open_item o where o.paper_id = p.id)",
+                MONEY),
+            new Column("stock", "Stock", "p.stock_value", MONEY),
+            new Column("due", "Due", "p.due", DATE),
+            new Column("who", "Posted by", "p.posted_by", TEXT)),
+        "p.id",
+        "-date",
+        empty);
+  }
+
+  /** All papers of a day or later, with what they did to stock, sales and cost. */
+  public static Listing dayBook(LocalDate from) {
+    return new Listing(
+        "Day book",
+        "paper p left join party w on w.id = p.party_id where p.date >= :from",
+        Map.of("from", from),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("date", "Date", "p.date", DATE),
+            new Column("number", "Paper", "p.number", TEXT, NUMBER_LINK),
+            new Column("party", "Who", "w.name", TEXT),
+            new Column("stock", "Stock", "p.stock_value", MONEY, NUMBER_LINK),
+            new Column("sales", "Sales", "if(p.kind = 'INVOICE', p.net, null)", MONEY, NUMBER_LINK),
+            new Column(
+                "cost", "Cost", "if(p.kind = 'INVOICE', " + COST + ", null)", MONEY, NUMBER_LINK),
+            new Column(
+                "margin",
+                "Margin",
+                "if(p.kind = 'INVOICE' and p.net <> 0, round(100 * (p.net - "
+                    + COST
+                    + ") / p.net, 1), null)",
+                PERCENT)),
+        "p.id",
+        "-date",
+        "No paper yet.");
+  }
+
+  private static final String COST =
+      "(select coalesce(-sum(e.booked), 0) from cost_event e where e.paper_id = p.id)";
+
+  /** Every account with its balance at a date. */
+  public static Listing accounts(LocalDate date) {
+    return new Listing(
+        "Trial balance",
+        """
+        (select a.id, a.code, a.name, a.kind, a.role, a.active,
+          coalesce((select sum(m.debit - m.credit) from account_month m
+                    where m.account_id = a.id and m.month < :month), 0)
+          + coalesce((select sum(l.amount) from journal_line l
+                      where l.account_id = a.id and l.date between :month and :date), 0) as balance
+         from account a) t""",
+        Map.of("month", date.withDayOfMonth(1), "date", date),
+        List.of(
+            new Column("id", "", "t.id", HIDDEN),
+            new Column("code", "Code", "t.code", TEXT, "/prove/account/{id}"),
+            new Column("name", "Account", "t.name", TEXT, "/prove/account/{id}"),
+            new Column("kind", "Kind", "lower(t.kind)", TEXT),
+            new Column(
+                "debit",
+                "Debit",
+                "if(t.balance > 0, t.balance, null)",
+                MONEY,
+                "/prove/account/{id}"),
+            new Column(
+                "credit",
+                "Credit",
+                "if(t.balance < 0, -t.balance, null)",
+                MONEY,
+                "/prove/account/{id}")),
+        "t.id",
+        "code",
+        "There is no account.");
+  }
+
+  /** Lines of one account. */
+  public static Listing account(long id) {
+    return new Listing(
+        "Account detail",
+        """
+        journal_line l join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
+        left join item i on i.id = l.item_id left join party w on w.id = l.party_id
+        where l.account_id = :account""",
+        Map.of("account", id),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("date", "Date", "l.date", DATE),
+            new Column("number", "Paper", "p.number", TEXT, NUMBER_LINK),
+            new Column("item", "Item", "i.name", TEXT),
+            new Column("party", "Who", "w.name", TEXT),
+            new Column("memo", "Note", "l.memo", TEXT),
+            new Column("debit", "Debit", "if(l.amount > 0, l.amount, null)", MONEY, NUMBER_LINK),
+            new Column(
+                "credit", "Credit", "if(l.amount < 0, -l.amount, null)", MONEY, NUMBER_LINK)),
+        "concat(lpad(l.journal_id, 12, '0'), '.', lpad(l.line, 6, '0'))",
+        "-date",
+        "Nothing has been booked on this account.");
+  }
+
+  public static Listing journal() {
+    return new Listing(
+        "Journal",
+        """
+        journal_line l join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
+        join account a on a.id = l.account_id
+        left join item i on i.id = l.item_id left join party w on w.id = l.party_id""",
+        Map.of(),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("account_id", "", "a.id", HIDDEN),
+            new Column("date", "Date", "l.date", DATE),
+            new Column("number", "Paper", "p.number", TEXT, NUMBER_LINK),
+            new Column(
+                "account",
+                "Account",
+                "concat(a.code, ' ', a.name)",
+                TEXT,
+                "/prove/account/{account_id}"),
+            new Column("item", "Item", "i.name", TEXT),
+            new Column("party", "Who", "w.name", TEXT),
+            new Column("debit", "Debit", "if(l.amount > 0, l.amount, null)", MONEY, NUMBER_LINK),
+            new Column("credit", "Credit", "if(l.amount < 0, -l.amount, null)", MONEY, NUMBER_LINK),
+            new Column("memo", "Note", "l.memo", TEXT)),
+        "concat(lpad(l.journal_id, 12, '0'), '.', lpad(l.line, 6, '0'))",
+        "-date",
+        "Nothing has been posted.");
+  }
+
+  /** What each item was worth at the end of a day. */
+  public static Listing valuation(LocalDate date) {
+    return new Listing(
+        "Valuation",
+        """
+        (select i.id, i.code, i.name, g.name as group_name, sum(t.quantity) as quantity,
+           sum(t.value) as value
+         from (select item_id, quantity, value from item_month where month < :month
+               union all
+               select item_id, quantity, value from cost_entry
+               where posting_date between :month and :date) t
+         join item i on i.id = t.item_id join item_group g on g.id = i.group_id
+         group by i.id having quantity <> 0 or value <> 0) v""",
+        Map.of("month", date.withDayOfMonth(1), "date", date),
+        List.of(
+            new Column("id", "", "v.id", HIDDEN),
+            new Column("code", "Code", "v.code", TEXT, "/goods/item/{id}"),
+            new Column("name", "Item", "v.name", TEXT, "/goods/item/{id}"),
+            new Column("group", "Group", "v.group_name", TEXT),
+            new Column("quantity", "Quantity", "v.quantity", QUANTITY, "/goods/item/{id}"),
+            new Column("value", "Value", "v.value", MONEY, "/goods/item/{id}")),
+        "v.id",
+        "code",
+        "Nothing was on hand.");
+  }
+
+  public static Listing placeStock() {
+    return new Listing(
+        "What is where",
+        """
+        place_stock s join item i on i.id = s.item_id join place p on p.id = s.place_id
+        where s.quantity <> 0""",
+        Map.of(),
+        List.of(
+            new Column("id", "", "i.id", HIDDEN),
+            new Column("place", "Place", "p.name", TEXT),
+            new Column("code", "Code", "i.code", TEXT, "/goods/item/{id}"),
+            new Column("name", "Item", "i.name", TEXT, "/goods/item/{id}"),
+            new Column("shelf", "Shelf", "i.shelf", TEXT),
+            new Column("quantity", "Quantity", "s.quantity", QUANTITY, "/goods/item/{id}")),
+        "concat(lpad(i.id, 12, '0'), '.', p.id)",
+        "place",
+        "Nothing is on hand anywhere.");
+  }
+
+  public static Listing reorder() {
+    return new Listing(
+        "Under reorder point",
+        """
+        item i left join cost_pool h on h.item_id = i.id
+        where i.active and i.reorder_point is not null
+          and coalesce(h.on_hand, 0) <= i.reorder_point""",
+        Map.of(),
+        List.of(
+            new Column("id", "", "i.id", HIDDEN),
+            new Column("code", "Code", "i.code", TEXT, "/goods/item/{id}"),
+            new Column("name", "Item", "i.name", TEXT, "/goods/item/{id}"),
+            new Column(
+                "on_hand", "On hand", "coalesce(h.on_hand, 0)", QUANTITY, "/goods/item/{id}"),
+            new Column("point", "Reorder point", "i.reorder_point", QUANTITY),
+            new Column("quantity", "Order quantity", "i.reorder_quantity", QUANTITY),
+            new Column("supplier", "Usual supplier", "i.supplier", TEXT)),
+        "i.id",
+        "code",
+        "No item is at or under its reorder point.");
+  }
+
+  /** What suppliers or customers have open. */
+  public static Listing open(String partyKind) {
+    return new Listing(
+        partyKind.equals("SUPPLIER") ? "Owed to suppliers" : "Owed by customers",
+        """
+        open_item o join party w on w.id = o.party_id join paper p on p.id = o.paper_id
+        where o.open <> 0 and w.kind = :kind""",
+        Map.of("kind", partyKind),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("party", "Who", "w.name", TEXT),
+            new Column("number", "Number", "o.number", TEXT, NUMBER_LINK),
+            new Column("date", "Date", "o.date", DATE),
+            new Column("due", "Due", "o.due", DATE),
+            new Column(
+                "amount", "Amount", partyKind.equals("SUPPLIER") ? "-o.amount" : "o.amount", MONEY),
+            new Column(
+                "open",
+                "Still open",
+                partyKind.equals("SUPPLIER") ? "-o.open" : "o.open",
+                MONEY,
+                NUMBER_LINK)),
+        "o.id",
+        "due",
+        "Nothing is open.");
+  }
+
+  public static Listing audit() {
+    return new Listing(
+        "Audit trail",
+        "audit a left join paper p on a.subject = 'paper' and p.id = a.subject_id",
+        Map.of(),
+        List.of(
+            new Column("paper", "", "p.id", HIDDEN),
+            new Column("at", "When", "a.at", TIME),
+            new Column("login", "Who", "a.login", TEXT),
+            new Column("subject", "What", "a.subject", TEXT),
+            new Column("number", "Paper", "p.number", TEXT, "/papers/{paper}"),
+            new Column("what", "Done", "a.what", TEXT)),
+        "a.id",
+        "-at",
+        "Nothing has been done yet.");
+  }
+}

@@ -1,0 +1,12 @@
+package zinctally.store.listing;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * One page of a list.
+ *
+ * @param rows values by column key, plus {@code _id}
+ * @param next where the next page goes on, or null at the end
+ */
+public record Page(List<Map<String, Object>> rows, String next) {}

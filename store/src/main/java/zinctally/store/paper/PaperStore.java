@@ -1,0 +1,168 @@
+package zinctally.store.paper;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import zinctally.core.number.Quantity;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.goods.ItemRows;
+
+/** Posted papers. */
+@Repository
+public class PaperStore {
+  private static final int ENTRY_LINES = 400;
+  private final JdbcClient sql;
+
+  PaperStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  public Optional<PostedPaper> find(long id) {
+    return sql.sql(
+            """
+            select p.*, w.name as party_name, l.name as place_name from paper p
+            left join party w on w.id = p.party_id left join place l on l.id = p.place_id
+            where p.id = ?
+            """)
+        .param(id)
+        .query(
+            (row, n) ->
+                new PostedPaper(
+                    id,
+                    PaperKind.valueOf(row.getString("kind")),
+                    row.getString("number"),
+                    row.getObject("date", LocalDate.class),
+                    row.getObject("due", LocalDate.class),
+                    row.getLong("party_id"),
+                    row.getString("party_name"),
+                    row.getString("reference"),
+                    row.getString("place_name"),
+                    row.getLong("net"),
+                    row.getLong("tax"),
+                    row.getLong("total"),
+                    row.getObject("posted_at", LocalDateTime.class),
+                    row.getString("posted_by"),
+                    row.getInt("version"),
+                    lines(id),
+                    entries(id),
+                    dues(id)))
+        .optional();
+  }
+
+  private List<PostedPaper.Line> lines(long id) {
+    return sql.sql(
+            """
+            select l.*, i.code, i.name, i.base_unit, i.pack_name, i.pack_size, t.code as tax_code,
+              a.code as account_code, a.name as account_name,
+              (select sum(e.booked) from cost_event e
+               where e.paper_id = l.paper_id and e.line = l.line) as cost
+            from paper_line l join paper p on p.id = l.paper_id and p.version = l.version
+            left join item i on i.id = l.item_id left join account a on a.id = l.account_id
+            left join tax_rate t on t.id = l.tax_rate_id
+            where l.paper_id = ? order by l.line limit 2000
+            """)
+        .param(id)
+        .query(
+            (row, n) -> {
+              boolean item = row.getLong("item_id") != 0;
+              Quantity quantity = new Quantity(row.getLong("quantity"));
+              return new PostedPaper.Line(
+                  row.getInt("line"),
+                  row.getLong("item_id"),
+                  item ? row.getString("code") : row.getString("account_code"),
+                  item ? row.getString("name") : row.getString("account_name"),
+                  row.getString("wording"),
+                  item ? ItemRows.units(row).say(quantity) : quantity.toString(),
+                  row.getString("unit"),
+                  row.getBigDecimal("price"),
+                  row.getLong("net"),
+                  row.getLong("tax"),
+                  row.getString("tax_code"),
+                  row.getObject("cost", Long.class));
+            })
+        .list();
+  }
+
+  private List<PostedPaper.Entry> entries(long id) {
+    record Row(long journal, LocalDate date, PostedPaper.Booking booking) {}
+    Map<Long, List<Row>> journals = new LinkedHashMap<>();
+    sql.sql(
+            """
+            select l.*, j.date as journal_date, a.code, a.name, i.code as item_code,
+              w.name as party_name
+            from journal j join journal_line l on l.journal_id = j.id
+            join account a on a.id = l.account_id
+            left join item i on i.id = l.item_id left join party w on w.id = l.party_id
+            where j.paper_id = ? order by j.id, l.line limit ?
+            """)
+        .params(id, ENTRY_LINES)
+        .query(
+            (row, n) ->
+                new Row(
+                    row.getLong("journal_id"),
+                    row.getObject("journal_date", LocalDate.class),
+                    new PostedPaper.Booking(
+                        row.getLong("account_id"),
+                        row.getString("code") + " " + row.getString("name"),
+                        row.getString("item_code"),
+                        row.getString("party_name"),
+                        row.getLong("amount"),
+                        row.getString("memo"))))
+        .list()
+        .forEach(r -> journals.computeIfAbsent(r.journal(), k -> new ArrayList<>()).add(r));
+    return journals.values().stream()
+        .map(
+            rows ->
+                new PostedPaper.Entry(
+                    rows.get(0).journal(),
+                    rows.get(0).date(),
+                    rows.stream().map(Row::booking).toList()))
+        .toList();
+  }
+
+  private List<PostedPaper.Due> dues(long id) {
+    return sql.sql(
+            "select number, due, amount, open from open_item where paper_id = ? order by line limit 500")
+        .param(id)
+        .query(
+            (row, n) ->
+                new PostedPaper.Due(
+                    row.getString(1),
+                    row.getObject(2, LocalDate.class),
+                    row.getLong(3),
+                    row.getLong(4)))
+        .list();
+  }
+
+  /** Number of papers of some events, by event. */
+  public Map<Long, PaperRef> ofEvents(List<Long> events) {
+    Map<Long, PaperRef> refs = new LinkedHashMap<>();
+    if (events.isEmpty()) return refs;
+    sql.sql(
+            """
+            select e.id, p.id, p.number, p.date, p.kind from cost_event e join paper p on p.id = e.paper_id
+            where e.id in (:events)
+            """)
+        .param("events", events)
+        .query(
+            (row, n) ->
+                refs.put(
+                    row.getLong(1),
+                    new PaperRef(
+                        row.getLong(2),
+                        row.getString(3),
+                        row.getObject(4, LocalDate.class),
+                        PaperKind.valueOf(row.getString(5)))))
+        .list();
+    return refs;
+  }
+
+  /** Enough of a paper to name it. */
+  public record PaperRef(long id, String number, LocalDate date, PaperKind kind) {}
+}

@@ -1,0 +1,61 @@
+package zinctally.store.paper;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import zinctally.core.papers.PaperKind;
+
+/** A posted paper, as it is shown. Amounts are minor units, quantities millionths. */
+public record PostedPaper(
+    long id,
+    PaperKind kind,
+    String number,
+    LocalDate date,
+    LocalDate due,
+    long party,
+    String partyName,
+    String reference,
+    String place,
+    long net,
+    long tax,
+    long total,
+    LocalDateTime postedAt,
+    String postedBy,
+    int version,
+    List<Line> lines,
+    List<Entry> entries,
+    List<Due> dues) {
+  /**
+   * @param moved signed millionths it moved in stock
+   * @param cost signed minor units of its cost entries up to now
+   */
+  public record Line(
+      int line,
+      long item,
+      String code,
+      String name,
+      String wording,
+      String quantity,
+      String unit,
+      BigDecimal price,
+      long net,
+      long tax,
+      String taxCode,
+      Long cost) {}
+
+  public record Entry(long journal, LocalDate date, List<Booking> lines) {}
+
+  public record Booking(
+      long account, String accountLabel, String item, String party, long amount, String memo) {}
+
+  public record Due(String number, LocalDate due, long amount, long open) {}
+
+  /** What it has cost so far, minor units; zero when nothing went out. */
+  public long cost() {
+    return -lines.stream()
+        .filter(l -> l.cost() != null && l.cost() < 0)
+        .mapToLong(Line::cost)
+        .sum();
+  }
+}

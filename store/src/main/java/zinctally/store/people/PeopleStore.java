@@ -1,0 +1,65 @@
+package zinctally.store.people;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Who may sign in. Passwords are hashed before they come here. */
+@Repository
+public class PeopleStore {
+  private final JdbcClient sql;
+
+  PeopleStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  public boolean nobody() {
+    return sql.sql("select not exists (select 1 from app_user)").query(Boolean.class).single();
+  }
+
+  public Optional<Person> find(String login) {
+    return sql.sql("select * from app_user where login = ?")
+        .param(login)
+        .query(PeopleStore::row)
+        .optional();
+  }
+
+  public List<Person> all() {
+    return sql.sql("select * from app_user order by name").query(PeopleStore::row).list();
+  }
+
+  public void add(String login, String name, String hash, Person.Role role) {
+    sql.sql("insert into app_user (login, name, password, role) values (?, ?, ?, ?)")
+        .params(login, name, hash, role.name())
+        .update();
+  }
+
+  /** Changes what a person may do; one active owner always remains. */
+  public boolean change(long id, Person.Role role, boolean active) {
+    return sql.sql(
+                """
+                update app_user set role = :role, active = :active where id = :id
+                  and ((:role = 'OWNER' and :active)
+                    or (select n from (select count(*) as n from app_user
+                        where role = 'OWNER' and active and id <> :id) o) > 0)
+                """)
+            .param("role", role.name())
+            .param("active", active)
+            .param("id", id)
+            .update()
+        > 0;
+  }
+
+  private static Person row(ResultSet row, int n) throws SQLException {
+    return new Person(
+        row.getLong("id"),
+        row.getString("login"),
+        row.getString("name"),
+        row.getString("password"),
+        Person.Role.valueOf(row.getString("role")),
+        row.getBoolean("active"));
+  }
+}

@@ -1,0 +1,29 @@
+package zinctally.store.people;
+
+/** Someone who may sign in. */
+public record Person(
+    long id, String login, String name, String password, Role role, boolean active) {
+  /** What a person may do. */
+  public enum Role {
+    OWNER("owner", "all, and who may sign in"),
+    BOOKKEEPER("bookkeeper", "writes every paper and sets up"),
+    COUNTER("counter", "writes invoices and takes payments"),
+    READER("reader", "reads, writes nothing");
+
+    private final String words;
+    private final String may;
+
+    Role(String words, String may) {
+      this.words = words;
+      this.may = may;
+    }
+
+    public String words() {
+      return words;
+    }
+
+    public String may() {
+      return may;
+    }
+  }
+}

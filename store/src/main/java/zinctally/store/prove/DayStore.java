@@ -1,0 +1,86 @@
+package zinctally.store.prove;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** What waits, and how the month goes. Amounts are minor units. */
+@Repository
+public class DayStore {
+  private final JdbcClient sql;
+
+  DayStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  /** A matter that waits. */
+  public record Waiting(String what, String aside, Long amount, String next, String href) {}
+
+  public long underReorder() {
+    return sql.sql(
+            """
+            select count(*) from item i left join cost_pool h on h.item_id = i.id
+            where i.active and i.reorder_point is not null
+              and coalesce(h.on_hand, 0) <= i.reorder_point
+            """)
+        .query(Long.class)
+        .single();
+  }
+
+  /** Open amounts due by a date, of one side of trade. */
+  public Overdue overdue(String kind, LocalDate date) {
+    return sql.sql(
+            """
+            select count(*), coalesce(sum(abs(o.open)), 0), min(o.due) from open_item o
+            join party w on w.id = o.party_id
+            where w.kind = :kind and o.due < :date
+              and case when :kind = 'CUSTOMER' then o.open > 0 else o.open < 0 end
+            """)
+        .param("kind", kind)
+        .param("date", date)
+        .query(
+            (row, n) ->
+                new Overdue(row.getLong(1), row.getLong(2), row.getObject(3, LocalDate.class)))
+        .single();
+  }
+
+  public record Overdue(long count, long amount, LocalDate since) {}
+
+  /** Sales and their cost in a month. */
+  public record Month(long sales, long cost) {}
+
+  public Month month(LocalDate any) {
+    return sql.sql(
+            """
+            select coalesce(sum(case when a.kind = 'INCOME' then m.credit - m.debit else 0 end), 0),
+              coalesce(sum(case when a.role = 'COST_OF_GOODS_SOLD' then m.debit - m.credit else 0 end), 0)
+            from account_month m join account a on a.id = m.account_id where m.month = ?
+            """)
+        .param(any.withDayOfMonth(1))
+        .query((row, n) -> new Month(row.getLong(1), row.getLong(2)))
+        .single();
+  }
+
+  /** The latest date that a paper bears, so that a quiet book still shows its last days. */
+  public LocalDate lastPaper(LocalDate today) {
+    return sql.sql("select max(date) from paper where date <= ?")
+        .param(today)
+        .query(LocalDate.class)
+        .optional()
+        .orElse(today);
+  }
+
+  /** Stock value by month end, the last twelve up to a date. */
+  public List<Long> stockByMonth(LocalDate date) {
+    return sql.sql(
+            """
+            select total from (
+              select month, sum(sum(value)) over (order by month) as total from stock_month
+              where month <= ? group by month order by month desc limit 12) t order by month
+            """)
+        .param(date)
+        .query(Long.class)
+        .list();
+  }
+}

@@ -1,0 +1,190 @@
+package zinctally.store.prove;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Stock book held against ledger at a date. Values are minor units. */
+@Repository
+public class TieOutStore {
+  private final JdbcClient sql;
+
+  TieOutStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  /** One item, or what in the ledger names no item, when {@code item} is zero. */
+  public record ItemLine(
+      long item,
+      String code,
+      String name,
+      long group,
+      String groupName,
+      long account,
+      long book,
+      long ledger) {
+    public long apart() {
+      return ledger - book;
+    }
+  }
+
+  /**
+   * Every item with worth or balance at the end of {@code date}: months before from totals, the
+   * rest of the month from entries.
+   */
+  public List<ItemLine> byItem(LocalDate date) {
+    return sql.sql(
+            """
+            select t.item_id, i.code, i.name, g.id as group_id, g.name as group_name,
+              sum(t.book) as book, sum(t.ledger) as ledger, max(t.account_id) as account
+            from (
+              select item_id, value as book, 0 as ledger, 0 as account_id
+              from item_month where month < :month
+              union all
+              select item_id, value, 0, 0 from cost_entry
+              where posting_date between :month and :date
+              union all
+              select l.item_id, 0, l.amount, l.account_id from journal_line l
+              join account a on a.id = l.account_id
+              where a.role = 'STOCK' and l.date <= :date) t
+            left join item i on i.id = t.item_id
+            left join item_group g on g.id = i.group_id
+            group by t.item_id
+            having book <> 0 or ledger <> 0
+            order by g.name, i.code
+            """)
+        .param("month", date.withDayOfMonth(1))
+        .param("date", date)
+        .query(
+            (row, n) ->
+                new ItemLine(
+                    row.getLong("item_id"),
+                    row.getString("code"),
+                    row.getString("name"),
+                    row.getLong("group_id"),
+                    row.getString("group_name"),
+                    row.getLong("account"),
+                    row.getLong("book"),
+                    row.getLong("ledger")))
+        .list();
+  }
+
+  /** A journal by hand on a control account. */
+  public record ByHand(
+      long paper,
+      String number,
+      LocalDate date,
+      String account,
+      long item,
+      String itemName,
+      long amount,
+      String why) {}
+
+  public List<ByHand> byHand(LocalDate date, String role) {
+    return sql.sql(
+            """
+            select p.id, p.number, l.date, a.code, a.name, l.item_id, i.name as item_name, l.amount,
+              json_value(v.text, '$.fields.override') as why
+            from paper p join journal j on j.paper_id = p.id
+            join journal_line l on l.journal_id = j.id join account a on a.id = l.account_id
+            join paper_version v on v.paper_id = p.id and v.version = p.version
+            left join item i on i.id = l.item_id
+            where p.kind = 'JOURNAL' and a.role = ? and l.date <= ? order by l.date, l.journal_id
+            """)
+        .params(role, date)
+        .query(
+            (row, n) ->
+                new ByHand(
+                    row.getLong(1),
+                    row.getString(2),
+                    row.getObject(3, LocalDate.class),
+                    row.getString(4) + " " + row.getString(5),
+                    row.getLong(6),
+                    row.getString(7),
+                    row.getLong(8),
+                    row.getString(9)))
+        .list();
+  }
+
+  /** A control account against what it is the sum of. */
+  public record Control(String name, String role, long ledger, long counted) {
+    public boolean agrees() {
+      return ledger == counted;
+    }
+  }
+
+  /** Trade receivables and payables against open items, and Opening clearing against zero. */
+  public List<Control> controls(LocalDate date) {
+    return sql.sql(
+            """
+            select a.name, a.role,
+              (select coalesce(sum(l.amount), 0) from journal_line l
+               where l.account_id = a.id and l.date <= :date) as ledger,
+              case a.role when 'OPENING_CLEARING' then 0 else
+                (select coalesce(sum(o.amount), 0) from open_item o join party w on w.id = o.party_id
+                 join paper p on p.id = o.paper_id
+                 where p.date <= :date
+                   and w.kind = case a.role when 'RECEIVABLES' then 'CUSTOMER' else 'SUPPLIER' end)
+                + (select coalesce(sum(s.amount), 0) from settlement s
+                   join open_item o on o.id = s.open_item_id join party w on w.id = o.party_id
+                   where s.date <= :date
+                     and w.kind = case a.role when 'RECEIVABLES' then 'CUSTOMER' else 'SUPPLIER' end)
+              end as counted
+            from account a where a.role in ('RECEIVABLES', 'PAYABLES', 'OPENING_CLEARING') and a.active
+            order by a.code
+            """)
+        .param("date", date)
+        .query(
+            (row, n) ->
+                new Control(row.getString(1), row.getString(2), row.getLong(3), row.getLong(4)))
+        .list();
+  }
+
+  /** Worth and balance at the end of a day. */
+  public record DayLine(LocalDate day, long book, long ledger) {}
+
+  /** Day by day through the month of {@code date}, up to it. */
+  public List<DayLine> days(LocalDate date) {
+    LocalDate first = date.withDayOfMonth(1);
+    long[] at =
+        sql.sql(
+                """
+                select (select coalesce(sum(value), 0) from stock_month where month < :month),
+                  (select coalesce(sum(m.debit - m.credit), 0) from account_month m
+                   join account a on a.id = m.account_id where a.role = 'STOCK' and m.month < :month)
+                """)
+            .param("month", first)
+            .query((row, n) -> new long[] {row.getLong(1), row.getLong(2)})
+            .single();
+    var moves =
+        sql.sql(
+                """
+                select day, sum(book), sum(ledger) from (
+                  select posting_date as day, value as book, 0 as ledger from cost_entry
+                  where posting_date between :first and :date
+                  union all
+                  select l.date, 0, l.amount from journal_line l join account a on a.id = l.account_id
+                  where a.role = 'STOCK' and l.date between :first and :date) t
+                group by day
+                """)
+            .param("first", first)
+            .param("date", date)
+            .query(
+                (row, n) ->
+                    new DayLine(row.getObject(1, LocalDate.class), row.getLong(2), row.getLong(3)))
+            .list();
+    java.util.Map<LocalDate, DayLine> byDay = new java.util.HashMap<>();
+    moves.forEach(m -> byDay.put(m.day(), m));
+    List<DayLine> days = new java.util.ArrayList<>();
+    for (LocalDate day = first; !day.isAfter(date); day = day.plusDays(1)) {
+      DayLine move = byDay.get(day);
+      if (move != null) {
+        at[0] += move.book();
+        at[1] += move.ledger();
+      }
+      days.add(new DayLine(day, at[0], at[1]));
+    }
+    return days;
+  }
+}

@@ -1,0 +1,117 @@
+package zinctally.store.setup;
+
+import java.math.BigDecimal;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Places, tax rates, reasons and parties. */
+@Repository
+public class SetupStore {
+  private final JdbcClient sql;
+
+  SetupStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  /** Places in use, in the order they were made. */
+  public List<String> places() {
+    return sql.sql("select name from place where active order by id").query(String.class).list();
+  }
+
+  /** Bank and cash accounts in use. */
+  public List<String> moneyAccounts() {
+    return sql.sql(
+            "select concat(code, ' ', name) from account where role = 'MONEY' and active order by code")
+        .query(String.class)
+        .list();
+  }
+
+  /** A row of one of the small tables. */
+  public record Row(
+      long id, String name, String code, BigDecimal percent, long account, boolean active) {}
+
+  public List<Row> allPlaces() {
+    return sql.sql("select id, name, active from place order by id")
+        .query((r, n) -> new Row(r.getLong(1), r.getString(2), "", null, 0, r.getBoolean(3)))
+        .list();
+  }
+
+  public List<Row> taxRates() {
+    return sql.sql("select id, name, code, percent, active from tax_rate order by code")
+        .query(
+            (r, n) ->
+                new Row(
+                    r.getLong(1),
+                    r.getString(2),
+                    r.getString(3),
+                    r.getBigDecimal(4),
+                    0,
+                    r.getBoolean(5)))
+        .list();
+  }
+
+  public List<Row> reasons() {
+    return sql.sql("select id, name, account_id, active from reason order by name")
+        .query(
+            (r, n) ->
+                new Row(r.getLong(1), r.getString(2), "", null, r.getLong(3), r.getBoolean(4)))
+        .list();
+  }
+
+  /** Makes a place, or renames it and switches it on or off. */
+  public void savePlace(long id, String name, boolean active) {
+    if (id == 0) sql.sql("insert into place (name) values (?)").param(name).update();
+    else
+      sql.sql("update place set name = ?, active = ? where id = ?")
+          .params(name, active, id)
+          .update();
+  }
+
+  /** A rate that papers used keeps its percent: it is switched off and a new one made. */
+  public boolean saveTaxRate(
+      long id, String code, String name, BigDecimal percent, boolean active) {
+    if (id == 0)
+      return sql.sql("insert into tax_rate (code, name, percent) values (?, ?, ?)")
+              .params(code, name, percent)
+              .update()
+          > 0;
+    return sql.sql(
+                    """
+                update tax_rate set code = ?, name = ?, percent = ?, active = ? where id = ?
+                  and (percent = ? or not exists (select 1 from paper_line where tax_rate_id = ?))
+                """)
+                .params(code, name, percent, active, id, percent, id)
+                .update()
+            > 0
+        || sql.sql("select exists (select 1 from tax_rate where id = ? and percent = ?)")
+            .params(id, percent)
+            .query(Boolean.class)
+            .single();
+  }
+
+  public void saveReason(long id, String name, long account, boolean active) {
+    if (id == 0)
+      sql.sql("insert into reason (name, account_id) values (?, ?)").params(name, account).update();
+    else
+      sql.sql("update reason set name = ?, account_id = ?, active = ? where id = ?")
+          .params(name, account, active, id)
+          .update();
+  }
+
+  /** Names of parties of a kind that begin with, then hold, what was typed. */
+  public List<String> parties(String kind, String typed, int atMost) {
+    String like = typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    return sql.sql(
+            """
+            select name from party where active and (:kind = '' or kind = :kind)
+              and name like :within order by name like :start desc, name limit :most
+            """)
+        .param("kind", kind)
+        .param("within", "%" + like + "%")
+        .param("start", like + "%")
+        .param("most", atMost)
+        .query(String.class)
+        .list();
+  }
+}

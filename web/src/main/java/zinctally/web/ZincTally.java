@@ -1,0 +1,15 @@
+package zinctally.web;
+
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.annotation.Import;
+import zinctally.store.StoreConfiguration;
+
+/** The web application. */
+@SpringBootApplication
+@Import(StoreConfiguration.class)
+public class ZincTally {
+  public static void main(String[] args) {
+    SpringApplication.run(ZincTally.class, args);
+  }
+}

@@ -1,0 +1,59 @@
+package zinctally.web.ask;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.LocalDate;
+import org.springframework.format.annotation.DateTimeFormat;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zinctally.store.listing.Listings;
+import zinctally.web.listing.AreaPage;
+
+/** Ready answers. */
+@Controller
+class AskController {
+  private static final AreaPage.Tabs TABS =
+      new AreaPage.Tabs(
+          "ask",
+          "Ask",
+          new AreaPage.Tab("Valuation", "/ask"),
+          new AreaPage.Tab("What is where", "/ask/places"),
+          new AreaPage.Tab("Under reorder point", "/ask/reorder"),
+          new AreaPage.Tab("Audit trail", "/ask/audit"));
+  private final AreaPage page;
+  private final Clock clock;
+
+  AskController(AreaPage page, Clock clock) {
+    this.page = page;
+    this.clock = clock;
+  }
+
+  @GetMapping("/ask")
+  String valuation(
+      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate date,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    LocalDate at = date == null ? LocalDate.now(clock) : date;
+    model.addAttribute("date", at);
+    return page.show(TABS, Listings.valuation(at), model, request, response);
+  }
+
+  @GetMapping("/ask/places")
+  String places(Model model, HttpServletRequest request, HttpServletResponse response) {
+    return page.show(TABS, Listings.placeStock(), model, request, response);
+  }
+
+  @GetMapping("/ask/reorder")
+  String reorder(Model model, HttpServletRequest request, HttpServletResponse response) {
+    return page.show(TABS, Listings.reorder(), model, request, response);
+  }
+
+  @GetMapping("/ask/audit")
+  String audit(Model model, HttpServletRequest request, HttpServletResponse response) {
+    return page.show(TABS, Listings.audit(), model, request, response);
+  }
+}

@@ -1,0 +1,100 @@
+package zinctally.web.day;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import zinctally.store.book.BookStore;
+import zinctally.store.listing.Listings;
+import zinctally.store.opening.OpeningStore;
+import zinctally.store.paper.DraftStore;
+import zinctally.store.prove.DayStore;
+import zinctally.store.prove.DayStore.Waiting;
+import zinctally.web.listing.ListingPage;
+import zinctally.web.picture.LinePicture;
+
+/** The day: what waits, and what was written. */
+@Controller
+class DayController {
+  private final DayStore days;
+  private final DraftStore drafts;
+  private final BookStore books;
+  private final OpeningStore opening;
+  private final ListingPage lists;
+  private final Clock clock;
+
+  DayController(
+      DayStore days,
+      DraftStore drafts,
+      BookStore books,
+      OpeningStore opening,
+      ListingPage lists,
+      Clock clock) {
+    this.days = days;
+    this.drafts = drafts;
+    this.books = books;
+    this.opening = opening;
+    this.lists = lists;
+    this.clock = clock;
+  }
+
+  @GetMapping("/")
+  String day(Model model, HttpServletRequest request, HttpServletResponse response) {
+    LocalDate today = LocalDate.now(clock);
+    LocalDate last = days.lastPaper(today);
+    model.addAttribute("today", today);
+    model.addAttribute("waiting", waiting(today));
+    model.addAttribute("drafts", drafts.open(8));
+    model.addAttribute("steps", books.begun() ? List.of() : opening.firstSteps());
+    model.addAttribute("monthDate", last);
+    model.addAttribute("month", days.month(last));
+    model.addAttribute("stockPicture", LinePicture.of(days.stockByMonth(last), 286, 90));
+    return lists.show(Listings.dayBook(last.minusDays(60)), "day/day", model, request, response);
+  }
+
+  private List<Waiting> waiting(LocalDate today) {
+    List<Waiting> waiting = new ArrayList<>();
+    DayStore.Overdue owed = days.overdue("CUSTOMER", today);
+    if (owed.count() > 0)
+      waiting.add(
+          new Waiting(
+              owed.count() + " invoices are past their due date",
+              "since " + owed.since(),
+              owed.amount(),
+              "See them",
+              "/sell/open"));
+    DayStore.Overdue owing = days.overdue("SUPPLIER", today);
+    if (owing.count() > 0)
+      waiting.add(
+          new Waiting(
+              owing.count() + " bills are past their due date",
+              "since " + owing.since(),
+              owing.amount(),
+              "Pay them",
+              "/buy/open"));
+    long under = days.underReorder();
+    if (under > 0)
+      waiting.add(
+          new Waiting(
+              under + " items are at or under their reorder point",
+              "",
+              null,
+              "See them",
+              "/ask/reorder"));
+    long clearing = opening.clearing();
+    if (clearing != 0)
+      waiting.add(
+          new Waiting(
+              "Opening clearing is not zero yet",
+              "",
+              clearing,
+              "Go on with the opening",
+              "/opening"));
+    return waiting;
+  }
+}

@@ -1,0 +1,201 @@
+package zinctally.web.goods;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.security.Principal;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.core.cost.Method;
+import zinctally.core.goods.ItemKind;
+import zinctally.core.number.Quantity;
+import zinctally.core.units.Unit;
+import zinctally.store.book.BookStore;
+import zinctally.store.goods.GroupStore;
+import zinctally.store.goods.ItemCard;
+import zinctally.store.goods.ItemStore;
+import zinctally.store.goods.LadderStore;
+import zinctally.store.ledger.AccountStore;
+import zinctally.store.listing.Listings;
+import zinctally.web.listing.AreaPage;
+import zinctally.web.picture.LadderPicture;
+import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Say;
+
+/** Items: the list, the card, making and changing one. */
+@Controller
+class GoodsController {
+  private static final AreaPage.Tabs TABS =
+      new AreaPage.Tabs("goods", "Goods", new AreaPage.Tab("Items", "/goods"));
+  private static final int MOVEMENTS = 40;
+  private final ItemStore items;
+  private final GroupStore groups;
+  private final AccountStore accounts;
+  private final LadderStore ladders;
+  private final BookStore books;
+  private final AreaPage page;
+  private final Say say;
+
+  GoodsController(
+      ItemStore items,
+      GroupStore groups,
+      AccountStore accounts,
+      LadderStore ladders,
+      BookStore books,
+      AreaPage page,
+      Say say) {
+    this.items = items;
+    this.groups = groups;
+    this.accounts = accounts;
+    this.ladders = ladders;
+    this.books = books;
+    this.page = page;
+    this.say = say;
+  }
+
+  @GetMapping("/goods")
+  String list(Model model, HttpServletRequest request, HttpServletResponse response) {
+    return page.show(TABS, Listings.items(), model, request, response);
+  }
+
+  private ItemCard card(long id) {
+    return items.find(id).orElseThrow(() -> new NotThere("item " + id));
+  }
+
+  /** A price beside what the goods cost now. */
+  record PriceShown(String list, String price, String margin, String markup, boolean underCost) {}
+
+  @GetMapping("/goods/item/{id}")
+  String item(@PathVariable long id, Model model) {
+    ItemCard card = card(id);
+    ItemStore.Stock stock = items.stock(id);
+    GroupStore.Tree tree = groups.tree();
+    model.addAttribute("card", card);
+    model.addAttribute("groupName", tree.group(card.group()).name());
+    model.addAttribute("stock", stock);
+    model.addAttribute("onHand", card.units().say(new Quantity(stock.onHand())));
+    model.addAttribute(
+        "places",
+        stock.places().stream()
+            .map(p -> card.units().say(new Quantity(p.quantity())) + " " + p.place())
+            .toList());
+    model.addAttribute("prices", prices(card, stock));
+    model.addAttribute("movements", items.movements(id, MOVEMENTS));
+    model.addAttribute("units", card.units());
+    List<LadderStore.Rung> rungs = ladders.ladder(id, card.method(), 8);
+    model.addAttribute("rungs", rungs);
+    model.addAttribute("ladder", LadderPicture.of(rungs, card.units(), say));
+    return "goods/item";
+  }
+
+  private List<PriceShown> prices(ItemCard card, ItemStore.Stock stock) {
+    BigDecimal cost =
+        stock.onHand() > 0 ? books.book().coin().each(stock.worth(), stock.onHand()) : null;
+    return card.prices().stream()
+        .filter(p -> p.price() != null)
+        .map(
+            p -> {
+              boolean known = cost != null && cost.signum() > 0 && p.price().signum() > 0;
+              BigDecimal gain = known ? p.price().subtract(cost).movePointRight(2) : null;
+              return new PriceShown(
+                  p.listName(),
+                  say.price(p.price()),
+                  known ? say.percent(gain.divide(p.price(), 1, RoundingMode.HALF_UP)) : "",
+                  known ? say.percent(gain.divide(cost, 1, RoundingMode.HALF_UP)) : "",
+                  known && gain.signum() < 0);
+            })
+        .toList();
+  }
+
+  @GetMapping("/goods/new")
+  String fresh(@RequestParam(required = false) Long like, Model model) {
+    Map<String, String> fields = new HashMap<>();
+    if (like != null) {
+      fields.putAll(ItemForm.fields(card(like)));
+      fields.remove("code");
+      fields.remove("gtin");
+    }
+    return form(model, null, fields, Map.of(), false);
+  }
+
+  @GetMapping("/goods/item/{id}/change")
+  String change(@PathVariable long id, Model model) {
+    return form(model, id, ItemForm.fields(card(id)), Map.of(), items.moved(id));
+  }
+
+  @PostMapping("/goods/new")
+  String make(
+      @RequestParam Map<String, String> typed,
+      Model model,
+      Principal who,
+      RedirectAttributes after) {
+    return save(null, typed, model, who, after);
+  }
+
+  @PostMapping("/goods/item/{id}/change")
+  String save(
+      @PathVariable Long id,
+      @RequestParam Map<String, String> typed,
+      Model model,
+      Principal who,
+      RedirectAttributes after) {
+    Optional<ItemCard> before = id == null ? Optional.empty() : Optional.of(card(id));
+    boolean locked = id != null && items.moved(id);
+    ItemForm form = new ItemForm(typed);
+    ItemCard card =
+        form.read(before, locked, groups.tree(), accounts.all(), items.prices(id == null ? 0 : id));
+    items
+        .taken("code", card.code(), card.id())
+        .ifPresent(name -> form.faults().put("code", name + " has this code already."));
+    if (!card.gtin().isEmpty())
+      items
+          .taken("gtin", card.gtin(), card.id())
+          .ifPresent(name -> form.faults().put("gtin", name + " has this barcode already."));
+    if (!form.faults().isEmpty()) return form(model, id, typed, form.faults(), locked);
+    long saved;
+    try {
+      saved = items.save(card, who.getName());
+    } catch (DuplicateKeyException taken) {
+      form.faults().put("code", "Someone else has just taken this code or barcode.");
+      return form(model, id, typed, form.faults(), locked);
+    }
+    if (typed.containsKey("next")) {
+      after.addFlashAttribute("told", card.name() + " is made. Here is the next.");
+      return "redirect:/goods/new?like=" + saved;
+    }
+    return "redirect:/goods/item/" + saved;
+  }
+
+  private String form(
+      Model model,
+      Long id,
+      Map<String, String> fields,
+      Map<String, String> faults,
+      boolean locked) {
+    GroupStore.Tree tree = groups.tree();
+    model.addAttribute("id", id);
+    model.addAttribute("fields", fields);
+    model.addAttribute("faults", faults);
+    model.addAttribute("locked", locked);
+    model.addAttribute("groups", tree.inOrder());
+    model.addAttribute("tree", tree);
+    model.addAttribute("kinds", ItemKind.values());
+    model.addAttribute("methods", List.of(Method.FIFO, Method.AVERAGE));
+    model.addAttribute("unitsOffered", Arrays.asList(Unit.values()));
+    model.addAttribute("accounts", accounts.all());
+    model.addAttribute("lists", items.prices(0));
+    return "goods/form";
+  }
+}

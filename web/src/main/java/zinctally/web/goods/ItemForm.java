@@ -1,0 +1,236 @@
+package zinctally.web.goods;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import zinctally.core.cost.Method;
+import zinctally.core.goods.Gtin;
+import zinctally.core.goods.ItemKind;
+import zinctally.core.ledger.Account;
+import zinctally.core.number.Figures;
+import zinctally.core.number.Quantity;
+import zinctally.core.units.Unit;
+import zinctally.core.units.Units;
+import zinctally.store.goods.GroupStore;
+import zinctally.store.goods.ItemCard;
+
+/** What was typed about an item, and what is wrong with it. */
+final class ItemForm {
+  private final Map<String, String> typed;
+  private final Map<String, String> faults = new LinkedHashMap<>();
+
+  ItemForm(Map<String, String> typed) {
+    this.typed = typed;
+  }
+
+  Map<String, String> faults() {
+    return faults;
+  }
+
+  private String text(String name, int longest) {
+    String value = typed.getOrDefault(name, "").strip();
+    if (value.length() > longest)
+      faults.put(name, longest + " letters fit; these are " + value.length() + ".");
+    return value;
+  }
+
+  /**
+   * @param before the item as it is; empty for a new one
+   * @param locked whether it has moved, so that what would falsify its history stays
+   */
+  ItemCard read(
+      Optional<ItemCard> before,
+      boolean locked,
+      GroupStore.Tree groups,
+      List<Account> accounts,
+      List<ItemCard.Price> lists) {
+    String code = text("code", 40);
+    String name = text("name", 120);
+    if (code.isEmpty()) faults.put("code", "An item needs a code of its own.");
+    if (name.isEmpty()) faults.put("name", "What is it called?");
+    long group = number("group").orElse(groups.top().id());
+    if (groups.group(group) == null) group = groups.top().id();
+    ItemKind kind = choice(ItemKind.class, "kind", ItemKind.STOCKED);
+    Method method =
+        typed.getOrDefault("method", "").isEmpty()
+            ? groups.method(group)
+            : choice(Method.class, "method", groups.method(group));
+    if (method == Method.LIFO)
+      faults.put("method", "Last in, first out is for comparison only; IAS 2 does not allow it.");
+    if (method == Method.SPECIFIC)
+      faults.put("method", "Specific identification needs serial numbers, which are not kept yet.");
+    Unit base = choice(Unit.class, "unit", Unit.EACH);
+    Units units = new Units(base, pack(base), packSize());
+    String gtin = text("gtin", 14);
+    if (!gtin.isEmpty() && !Gtin.isRight(gtin))
+      faults.put(
+          "gtin",
+          gtin.matches("\\d{8}|\\d{12,14}")
+              ? "The last digit does not fit the others; it should be "
+                  + Gtin.checkDigit(gtin.substring(0, gtin.length() - 1))
+                  + "."
+              : "A barcode number has 8, 12, 13 or 14 digits.");
+    long stock = account("stock_account", accounts, "STOCK");
+    long sales = account("sales_account", accounts, "");
+    long cost = account("cost_account", accounts, "");
+    if (before.isPresent() && locked) keep(before.get(), kind, method, base, stock, group, groups);
+    return new ItemCard(
+        before.map(ItemCard::id).orElse(0L),
+        code,
+        name,
+        kind,
+        group,
+        method,
+        units,
+        stock,
+        sales,
+        cost,
+        text("sale_wording", 200),
+        text("purchase_wording", 200),
+        text("supplier", 120),
+        text("supplier_code", 60),
+        gtin,
+        text("shelf", 40),
+        quantity("reorder_point", units),
+        quantity("reorder_quantity", units),
+        text("notes", 2000),
+        !"off".equals(typed.get("state")),
+        prices(lists));
+  }
+
+  private void keep(
+      ItemCard before,
+      ItemKind kind,
+      Method method,
+      Unit base,
+      long stock,
+      long group,
+      GroupStore.Tree groups) {
+    String because = " stays: the item has movements, and their costs were worked out with it.";
+    if (kind != before.kind()) faults.put("kind", "The kind" + because);
+    if (method != before.method()) faults.put("method", "The costing method" + because);
+    if (base != before.units().base()) faults.put("unit", "The base unit" + because);
+    long was =
+        before.stockAccount() == 0 ? groups.stockAccount(before.group()) : before.stockAccount();
+    long is = stock == 0 ? groups.stockAccount(group) : stock;
+    if (was != is)
+      faults.put(
+          stock == before.stockAccount() ? "group" : "stock_account",
+          "The stock account" + because);
+  }
+
+  private String pack(Unit base) {
+    String name = text("pack_name", 12);
+    if (!name.isEmpty() && !name.matches("\\p{L}[\\p{L}0-9]*"))
+      faults.put("pack_name", "Letters, such as cs or box.");
+    if (name.equalsIgnoreCase(base.sign()) || name.equalsIgnoreCase(String.valueOf(base.part())))
+      faults.put("pack_name", name + " is a unit already.");
+    return name;
+  }
+
+  private Quantity packSize() {
+    String size = text("pack_size", 20);
+    if (text("pack_name", 12).isEmpty()) return new Quantity(Quantity.ONE);
+    Optional<BigDecimal> read = Figures.read(size);
+    if (read.isEmpty()
+        || read.get().signum() <= 0
+        || read.get().stripTrailingZeros().scale() > 6
+        || read.get().precision() > 12) {
+      faults.put("pack_size", "How many base units are in a pack? A number above zero.");
+      return new Quantity(Quantity.ONE);
+    }
+    return Quantity.of(read.get().stripTrailingZeros().setScale(6));
+  }
+
+  private Quantity quantity(String name, Units units) {
+    String value = text(name, 30);
+    if (value.isEmpty()) return null;
+    Optional<Units.Typed> read = units.read(value);
+    if (read.isEmpty() || read.get().quantity().signum() < 0)
+      faults.put(name, "\"" + value + "\" is not a quantity of this item.");
+    return read.map(Units.Typed::quantity).orElse(null);
+  }
+
+  private List<ItemCard.Price> prices(List<ItemCard.Price> lists) {
+    List<ItemCard.Price> prices = new ArrayList<>();
+    for (ItemCard.Price list : lists) {
+      String key = "price_" + list.list();
+      String value = text(key, 24);
+      if (value.isEmpty()) continue;
+      Optional<BigDecimal> read = Figures.read(value);
+      if (read.isEmpty()
+          || read.get().signum() < 0
+          || read.get().stripTrailingZeros().scale() > 6
+          || read.get().precision() > 15)
+        faults.put(key, "\"" + value + "\" is not a price; write it like 12.50.");
+      else prices.add(new ItemCard.Price(list.list(), list.listName(), read.get()));
+    }
+    return prices;
+  }
+
+  private long account(String name, List<Account> accounts, String role) {
+    Optional<Long> id = number(name);
+    if (id.isEmpty() || id.get() == 0) return 0;
+    Optional<Account> account = accounts.stream().filter(a -> a.id() == id.get()).findFirst();
+    if (account.isEmpty() || role.isEmpty() == account.get().role().control()) {
+      faults.put(
+          name,
+          role.isEmpty()
+              ? "An account that is no control account."
+              : "An account for stock on hand.");
+      return 0;
+    }
+    return account.get().id();
+  }
+
+  private Optional<Long> number(String name) {
+    String value = typed.getOrDefault(name, "");
+    return value.matches("\\d{1,18}") ? Optional.of(Long.valueOf(value)) : Optional.empty();
+  }
+
+  private <E extends Enum<E>> E choice(Class<E> type, String name, E otherwise) {
+    try {
+      return Enum.valueOf(type, typed.getOrDefault(name, otherwise.name()));
+    } catch (IllegalArgumentException unknown) {
+      faults.put(name, "One of those offered.");
+      return otherwise;
+    }
+  }
+
+  /** A card as it stands in the form's fields. */
+  static Map<String, String> fields(ItemCard card) {
+    Map<String, String> fields = new HashMap<>();
+    fields.put("code", card.code());
+    fields.put("name", card.name());
+    fields.put("kind", card.kind().name());
+    fields.put("group", String.valueOf(card.group()));
+    fields.put("method", card.method().name());
+    fields.put("unit", card.units().base().name());
+    fields.put("pack_name", card.units().packName());
+    fields.put("pack_size", card.units().hasPack() ? card.units().packSize().toString() : "");
+    fields.put("stock_account", String.valueOf(card.stockAccount()));
+    fields.put("sales_account", String.valueOf(card.salesAccount()));
+    fields.put("cost_account", String.valueOf(card.costAccount()));
+    fields.put("sale_wording", card.saleWording());
+    fields.put("purchase_wording", card.purchaseWording());
+    fields.put("supplier", card.supplier());
+    fields.put("supplier_code", card.supplierCode());
+    fields.put("gtin", card.gtin());
+    fields.put("shelf", card.shelf());
+    fields.put(
+        "reorder_point", card.reorderPoint() == null ? "" : card.units().say(card.reorderPoint()));
+    fields.put(
+        "reorder_quantity",
+        card.reorderQuantity() == null ? "" : card.units().say(card.reorderQuantity()));
+    fields.put("notes", card.notes());
+    fields.put("state", card.active() ? "on" : "off");
+    for (ItemCard.Price price : card.prices())
+      if (price.price() != null)
+        fields.put("price_" + price.list(), price.price().stripTrailingZeros().toPlainString());
+    return fields;
+  }
+}

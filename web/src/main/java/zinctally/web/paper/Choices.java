@@ -1,0 +1,52 @@
+package zinctally.web.paper;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.book.BookStore;
+import zinctally.store.posting.Posting;
+import zinctally.store.setup.SetupStore;
+
+/** What a choice on a paper offers, and what a new paper starts with. */
+@Component
+class Choices {
+  private final SetupStore setup;
+  private final BookStore books;
+  private final Posting posting;
+
+  Choices(SetupStore setup, BookStore books, Posting posting) {
+    this.setup = setup;
+    this.books = books;
+    this.posting = posting;
+  }
+
+  /** Offered values with their words, by source. */
+  Map<String, Map<String, String>> lists() {
+    Map<String, Map<String, String>> lists = new HashMap<>();
+    lists.put("places", same(setup.places()));
+    lists.put("money", same(setup.moneyAccounts()));
+    Map<String, String> prices = new LinkedHashMap<>();
+    prices.put("excluded", "without tax");
+    prices.put("included", "with tax");
+    lists.put("prices", prices);
+    return lists;
+  }
+
+  private static Map<String, String> same(List<String> names) {
+    Map<String, String> map = new LinkedHashMap<>();
+    names.forEach(n -> map.put(n, n));
+    return map;
+  }
+
+  Map<String, String> defaults(PaperKind kind) {
+    Map<String, String> fields = new HashMap<>();
+    fields.put("date", posting.today().toString());
+    setup.places().stream().findFirst().ifPresent(p -> fields.put("place", p));
+    setup.moneyAccounts().stream().findFirst().ifPresent(m -> fields.put("money", m));
+    fields.put("prices", books.book().pricesIncludeTax() ? "included" : "excluded");
+    return fields;
+  }
+}

@@ -1,0 +1,123 @@
+package zinctally.web.paper;
+
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.security.Principal;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.server.ResponseStatusException;
+import org.thymeleaf.TemplateEngine;
+import org.thymeleaf.context.Context;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.book.BookStore;
+import zinctally.store.paper.DraftStore;
+import zinctally.store.paper.PaperStore;
+import zinctally.store.paper.PaperText;
+import zinctally.store.paper.PostedPaper;
+import zinctally.web.shell.May;
+import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Say;
+
+/** A posted paper: shown, printed, written again as a new draft. */
+@Controller
+class PaperController {
+  private final PaperStore papers;
+  private final PaperText texts;
+  private final DraftStore drafts;
+  private final BookStore books;
+  private final TemplateEngine templates;
+  private final Say say;
+
+  PaperController(
+      PaperStore papers,
+      PaperText texts,
+      DraftStore drafts,
+      BookStore books,
+      TemplateEngine templates,
+      Say say) {
+    this.papers = papers;
+    this.texts = texts;
+    this.drafts = drafts;
+    this.books = books;
+    this.templates = templates;
+    this.say = say;
+  }
+
+  private PostedPaper paper(long id) {
+    return papers.find(id).orElseThrow(() -> new NotThere("paper " + id));
+  }
+
+  @GetMapping("/papers/{id}")
+  String show(@PathVariable long id, Model model, Principal who) {
+    PostedPaper paper = paper(id);
+    model.addAttribute("paper", paper);
+    model.addAttribute(
+        "mayCopy", May.write(who, paper.kind()) && PaperForm.of(paper.kind()) != null);
+    model.addAttribute(
+        "trade", paper.kind() == PaperKind.BILL || paper.kind() == PaperKind.INVOICE);
+    return "paper/posted";
+  }
+
+  @PostMapping("/papers/{id}/copy")
+  String copy(@PathVariable long id, Principal who) {
+    PostedPaper paper = paper(id);
+    if (!May.write(who, paper.kind()) || PaperForm.of(paper.kind()) == null)
+      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    return "redirect:/drafts/"
+        + drafts.begin(texts.read(id, paper.version(), paper.kind()), who.getName());
+  }
+
+  /** A journal by hand turned round: the one-step mend for what keeps books apart. */
+  @PostMapping("/papers/{id}/reverse")
+  String reverse(@PathVariable long id, Principal who) {
+    PostedPaper paper = paper(id);
+    if (paper.kind() != PaperKind.JOURNAL || !May.write(who, paper.kind()))
+      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    Draft old = texts.read(id, paper.version(), paper.kind());
+    List<Map<String, String>> rows =
+        old.rows().stream()
+            .map(
+                row -> {
+                  Map<String, String> turned = new HashMap<>(row);
+                  turned.put("debit", row.getOrDefault("credit", ""));
+                  turned.put("credit", row.getOrDefault("debit", ""));
+                  return turned;
+                })
+            .toList();
+    Map<String, String> fields = new HashMap<>(old.fields());
+    fields.put("override", "Reverses " + paper.number());
+    return "redirect:/drafts/"
+        + drafts.begin(new Draft(PaperKind.JOURNAL, fields, rows), who.getName());
+  }
+
+  @GetMapping("/papers/{id}/pdf")
+  ResponseEntity<byte[]> pdf(@PathVariable long id) throws IOException {
+    PostedPaper paper = paper(id);
+    if (paper.kind() != PaperKind.INVOICE) throw new NotThere("a PDF of " + paper.number());
+    Context context = new Context();
+    context.setVariable("paper", paper);
+    context.setVariable("book", books.book());
+    context.setVariable("say", say);
+    String html = templates.process("paper/invoice-pdf", context);
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    PdfRendererBuilder builder = new PdfRendererBuilder();
+    builder.withHtmlContent(html, null);
+    builder.toStream(out);
+    builder.run();
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header("Content-Disposition", "inline; filename=\"" + paper.number() + ".pdf\"")
+        .body(out.toByteArray());
+  }
+}

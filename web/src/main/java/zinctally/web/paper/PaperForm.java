@@ -1,0 +1,160 @@
+package zinctally.web.paper;
+
+import java.util.List;
+import java.util.Map;
+import zinctally.core.papers.PaperKind;
+
+/** Which fields and columns a kind of paper has on the screen. */
+public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns) {
+  /** How a field is filled. */
+  public enum Input {
+    TEXT,
+    DATE,
+    CHOICE,
+    SUGGEST
+  }
+
+  /**
+   * @param source for a choice: places, money, prices; for a suggestion: item, account, supplier
+   *     ...
+   */
+  public record Field(String name, String label, Input input, String source) {}
+
+  /**
+   * @param computed filled by the server, not typed
+   */
+  public record Column(
+      String name, String label, boolean figure, boolean computed, String suggest) {}
+
+  private static Field field(String name, String label) {
+    return new Field(name, label, Input.TEXT, "");
+  }
+
+  private static Field date(String name, String label) {
+    return new Field(name, label, Input.DATE, "");
+  }
+
+  private static Field choice(String name, String label, String source) {
+    return new Field(name, label, Input.CHOICE, source);
+  }
+
+  private static Field suggest(String name, String label, String source) {
+    return new Field(name, label, Input.SUGGEST, source);
+  }
+
+  private static Column text(String name, String label, String suggest) {
+    return new Column(name, label, false, false, suggest);
+  }
+
+  private static Column figure(String name, String label) {
+    return new Column(name, label, true, false, "");
+  }
+
+  private static Column shown(String name, String label) {
+    return new Column(name, label, true, true, "");
+  }
+
+  private static final Map<PaperKind, PaperForm> FORMS =
+      Map.of(
+          PaperKind.BILL,
+          new PaperForm(
+              PaperKind.BILL,
+              List.of(
+                  suggest("supplier", "Supplier", "supplier"),
+                  field("their_number", "Their number"),
+                  date("date", "Bill date"),
+                  date("due", "Due"),
+                  choice("place", "Into", "places"),
+                  choice("prices", "Prices", "prices")),
+              List.of(
+                  text("item", "Item or account", "item"),
+                  figure("quantity", "Quantity"),
+                  figure("price", "Price each"),
+                  text("tax", "Tax", "tax"),
+                  shown("free", "Here now"),
+                  shown("amount", "Amount"))),
+          PaperKind.INVOICE,
+          new PaperForm(
+              PaperKind.INVOICE,
+              List.of(
+                  suggest("customer", "Customer", "customer"),
+                  field("reference", "Their reference"),
+                  date("date", "Invoice date"),
+                  date("due", "Due"),
+                  choice("place", "Out of", "places"),
+                  choice("prices", "Prices", "prices")),
+              List.of(
+                  text("item", "Item or account", "item"),
+                  figure("quantity", "Quantity"),
+                  figure("price", "Price each"),
+                  figure("discount", "Off %"),
+                  text("tax", "Tax", "tax"),
+                  shown("free", "Free here"),
+                  shown("amount", "Amount"))),
+          PaperKind.ADJUSTMENT,
+          new PaperForm(
+              PaperKind.ADJUSTMENT,
+              List.of(date("date", "Date"), choice("place", "At", "places")),
+              List.of(
+                  text("item", "Item", "item"),
+                  figure("quantity", "Up or down by"),
+                  text("reason", "Reason", "reason"),
+                  figure("unit_cost", "Unit cost, if found"),
+                  text("memo", "Note", ""),
+                  shown("free", "Here now"),
+                  shown("amount", "Value found"))),
+          PaperKind.SUPPLIER_PAYMENT,
+          payment(PaperKind.SUPPLIER_PAYMENT, "supplier", "Supplier", "Out of", "Bill"),
+          PaperKind.CUSTOMER_PAYMENT,
+          payment(PaperKind.CUSTOMER_PAYMENT, "customer", "Customer", "Into", "Invoice"),
+          PaperKind.JOURNAL,
+          new PaperForm(
+              PaperKind.JOURNAL,
+              List.of(
+                  date("date", "Date"),
+                  field("override", "Why a control account is touched, if one is")),
+              List.of(
+                  text("account", "Account", "account"),
+                  text("item", "Item, if any", "item"),
+                  figure("debit", "Debit"),
+                  figure("credit", "Credit"),
+                  text("memo", "Note", ""))),
+          PaperKind.OPENING_BALANCES,
+          new PaperForm(
+              PaperKind.OPENING_BALANCES,
+              List.of(),
+              List.of(
+                  text("account", "Account", "account"),
+                  figure("debit", "Debit"),
+                  figure("credit", "Credit"),
+                  text("memo", "Note", ""))),
+          PaperKind.OPENING_PARTIES,
+          new PaperForm(
+              PaperKind.OPENING_PARTIES,
+              List.of(),
+              List.of(
+                  text("side", "Bill or invoice", "side"),
+                  text("party", "From or for", "party"),
+                  text("number", "Number", ""),
+                  text("date", "Date", ""),
+                  text("due", "Due", ""),
+                  figure("amount", "Still open"))));
+
+  private static PaperForm payment(
+      PaperKind kind, String party, String label, String money, String paper) {
+    return new PaperForm(
+        kind,
+        List.of(
+            suggest(party, label, party),
+            date("date", "Date"),
+            choice("money", money, "money"),
+            field("amount", "Amount"),
+            field("reference", "Reference")),
+        List.of(text("paper", paper + " it pays", "open"), figure("amount", "Pays")));
+  }
+
+  /** The form of a kind; opening stock has a screen of its own. */
+  public static PaperForm of(PaperKind kind) {
+    return FORMS.get(kind);
+  }
+}

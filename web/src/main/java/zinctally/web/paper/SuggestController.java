@@ -1,0 +1,108 @@
+package zinctally.web.paper;
+
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import zinctally.core.ledger.Account;
+import zinctally.store.goods.ItemStore;
+import zinctally.store.ledger.AccountStore;
+import zinctally.store.setup.SetupStore;
+import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Say;
+
+/** What could be meant by the letters typed so far. */
+@Controller
+class SuggestController {
+  private static final int MOST = 8;
+  private final ItemStore items;
+  private final AccountStore accounts;
+  private final SetupStore setup;
+  private final Say say;
+
+  SuggestController(ItemStore items, AccountStore accounts, SetupStore setup, Say say) {
+    this.items = items;
+    this.accounts = accounts;
+    this.setup = setup;
+    this.say = say;
+  }
+
+  /**
+   * @param value goes into the cell
+   * @param price what its price would be, empty when not known
+   * @param cost its latest unit cost, empty when not known
+   */
+  record Offer(String value, String words, String aside, String price, String cost) {
+    static Offer of(String value) {
+      return new Offer(value, value, "", "", "");
+    }
+  }
+
+  @GetMapping("/suggest/{source}")
+  String suggest(
+      @PathVariable String source, @RequestParam(defaultValue = "") String q, Model model) {
+    String typed = q.strip();
+    model.addAttribute(
+        "offers", offers(source, typed.length() > 80 ? typed.substring(0, 80) : typed));
+    return "paper/offers";
+  }
+
+  private List<Offer> offers(String source, String typed) {
+    return switch (source) {
+      case "item" ->
+          items.search(typed, MOST).stream()
+              .map(
+                  f ->
+                      new Offer(
+                          f.code(),
+                          f.name(),
+                          f.code() + ", " + say.quantity(f.onHand()) + " " + f.unit() + " here",
+                          f.price() == null ? "" : f.price().stripTrailingZeros().toPlainString(),
+                          f.latestQuantity() == 0
+                              ? ""
+                              : say.each(f.latestValue(), f.latestQuantity()).replace(",", "")))
+              .toList();
+      case "account" ->
+          accounts.all().stream()
+              .filter(Account::active)
+              .filter(
+                  a ->
+                      a.label()
+                          .toLowerCase(java.util.Locale.ROOT)
+                          .contains(typed.toLowerCase(java.util.Locale.ROOT)))
+              .limit(MOST)
+              .map(a -> new Offer(a.code(), a.name(), a.code() + ", " + a.kind().words(), "", ""))
+              .toList();
+      case "supplier" -> setup.parties("SUPPLIER", typed, MOST).stream().map(Offer::of).toList();
+      case "customer" -> setup.parties("CUSTOMER", typed, MOST).stream().map(Offer::of).toList();
+      case "party" -> setup.parties("", typed, MOST).stream().map(Offer::of).toList();
+      case "reason" ->
+          setup.reasons().stream()
+              .filter(SetupStore.Row::active)
+              .map(SetupStore.Row::name)
+              .filter(
+                  n ->
+                      n.toLowerCase(java.util.Locale.ROOT)
+                          .contains(typed.toLowerCase(java.util.Locale.ROOT)))
+              .limit(MOST)
+              .map(Offer::of)
+              .toList();
+      case "tax" ->
+          setup.taxRates().stream()
+              .filter(SetupStore.Row::active)
+              .map(
+                  t ->
+                      new Offer(
+                          t.code(),
+                          t.name(),
+                          say.percent(t.percent().stripTrailingZeros()),
+                          "",
+                          ""))
+              .toList();
+      case "side" -> List.of(Offer.of("bill"), Offer.of("invoice"));
+      default -> throw new NotThere("suggestions for " + source);
+    };
+  }
+}

@@ -1,0 +1,78 @@
+package zinctally.web.people;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.userdetails.User;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import zinctally.store.people.PeopleStore;
+
+/** Who comes in, and how far. */
+@Configuration
+class Doors {
+  private static final String POLICY =
+      "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:;"
+          + " font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none';"
+          + " frame-ancestors 'none'";
+
+  @Bean
+  SecurityFilterChain filterChain(HttpSecurity http) throws Exception {
+    return http.authorizeHttpRequests(
+            ask ->
+                ask.requestMatchers(
+                        "/sign-in",
+                        "/first",
+                        "/health",
+                        "/css/**",
+                        "/js/**",
+                        "/fonts/**",
+                        "/webjars/**",
+                        "/error")
+                    .permitAll()
+                    .requestMatchers("/setup/people", "/setup/people/**")
+                    .hasRole("OWNER")
+                    .requestMatchers(HttpMethod.POST, "/setup/**", "/goods/**", "/opening/**")
+                    .hasAnyRole("OWNER", "BOOKKEEPER")
+                    .requestMatchers(HttpMethod.POST, "/drafts/**", "/papers/**")
+                    .hasAnyRole("OWNER", "BOOKKEEPER", "COUNTER")
+                    .anyRequest()
+                    .authenticated())
+        .formLogin(
+            form -> form.loginPage("/sign-in").defaultSuccessUrl("/").failureUrl("/sign-in?wrong"))
+        .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+        .headers(
+            headers ->
+                headers
+                    .contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
+                    .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
+                    .permissionsPolicyHeader(
+                        p -> p.policy("camera=(), microphone=(), geolocation=()")))
+        .build();
+  }
+
+  @Bean
+  PasswordEncoder hashing() {
+    return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+  }
+
+  @Bean
+  UserDetailsService signIns(PeopleStore people) {
+    return login ->
+        people
+            .find(login)
+            .map(
+                p ->
+                    User.withUsername(p.login())
+                        .password(p.password())
+                        .roles(p.role().name())
+                        .disabled(!p.active())
+                        .build())
+            .orElseThrow(() -> new UsernameNotFoundException(login));
+  }
+}

@@ -1,0 +1,88 @@
+package zinctally.web.people;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.springframework.core.env.Environment;
+import org.springframework.core.env.Profiles;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import zinctally.core.number.Coin;
+import zinctally.store.book.BookStore;
+import zinctally.store.people.PeopleStore;
+import zinctally.store.people.Person;
+
+/** Signing in, and the first visit to an empty book. */
+@Controller
+class SignInController {
+  private final PeopleStore people;
+  private final BookStore books;
+  private final PasswordEncoder hashing;
+  private final boolean demo;
+
+  SignInController(
+      PeopleStore people, BookStore books, PasswordEncoder hashing, Environment environment) {
+    this.people = people;
+    this.books = books;
+    this.hashing = hashing;
+    this.demo = environment.acceptsProfiles(Profiles.of("demo"));
+  }
+
+  /** What the first visitor says. */
+  record First(
+      String book, String currency, String cutOver, String name, String login, String password) {}
+
+  @GetMapping("/sign-in")
+  String signIn(Model model) {
+    if (people.nobody()) return "redirect:/first";
+    model.addAttribute("demo", demo);
+    return "people/sign-in";
+  }
+
+  @GetMapping("/first")
+  String first(Model model) {
+    if (!people.nobody()) return "redirect:/";
+    String year = LocalDate.now().withDayOfYear(1).toString();
+    model.addAttribute("first", new First("", "EUR", year, "", "", ""));
+    model.addAttribute("faults", Map.of());
+    return "people/first";
+  }
+
+  @PostMapping("/first")
+  String begin(@ModelAttribute First first, Model model) {
+    if (!people.nobody()) return "redirect:/";
+    Map<String, String> faults = new LinkedHashMap<>();
+    if (first.book().isBlank()) faults.put("book", "What is the business called?");
+    if (first.name().isBlank()) faults.put("name", "Your name, as it should stand beside papers.");
+    if (!first.login().matches("[A-Za-z0-9._-]{2,60}"))
+      faults.put("login", "Two to sixty letters, digits, dots or dashes.");
+    if (first.password().length() < 10)
+      faults.put("password", "At least ten characters; a few words make a good one.");
+    Coin coin = null;
+    try {
+      coin = Coin.of(first.currency());
+    } catch (IllegalArgumentException unknown) {
+      faults.put("currency", "Three letters of ISO 4217, such as EUR, GBP or JPY.");
+    }
+    LocalDate cutOver = null;
+    try {
+      cutOver = LocalDate.parse(first.cutOver());
+    } catch (DateTimeException notADate) {
+      faults.put("cutOver", "A date such as 2026-01-01.");
+    }
+    if (!faults.isEmpty()) {
+      model.addAttribute("first", first);
+      model.addAttribute("faults", faults);
+      return "people/first";
+    }
+    books.save(first.book().strip(), coin, cutOver, false);
+    people.add(
+        first.login(), first.name().strip(), hashing.encode(first.password()), Person.Role.OWNER);
+    return "redirect:/sign-in?made";
+  }
+}

@@ -1,0 +1,35 @@
+package zinctally.web.shell;
+
+import java.security.Principal;
+import java.util.Arrays;
+import org.springframework.security.core.Authentication;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.people.Person;
+
+/** What a signed-in person may do. */
+public final class May {
+  private May() {}
+
+  static Person.Role role(Principal principal) {
+    if (!(principal instanceof Authentication signedIn)) return Person.Role.READER;
+    return Arrays.stream(Person.Role.values())
+        .filter(
+            r ->
+                signedIn.getAuthorities().stream()
+                    .anyMatch(a -> ("ROLE_" + r.name()).equals(a.getAuthority())))
+        .findFirst()
+        .orElse(Person.Role.READER);
+  }
+
+  public static boolean setUp(Principal principal) {
+    Person.Role role = role(principal);
+    return role == Person.Role.OWNER || role == Person.Role.BOOKKEEPER;
+  }
+
+  /** The counter writes invoices and takes payments; a reader writes nothing. */
+  public static boolean write(Principal principal, PaperKind kind) {
+    return setUp(principal)
+        || role(principal) == Person.Role.COUNTER
+            && (kind == PaperKind.INVOICE || kind == PaperKind.CUSTOMER_PAYMENT);
+  }
+}

@@ -1,0 +1,100 @@
+package zinctally.web.shell;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import org.springframework.stereotype.Component;
+import zinctally.core.number.Coin;
+import zinctally.core.number.Figures;
+import zinctally.core.number.Quantity;
+import zinctally.store.book.Book;
+import zinctally.store.book.BookStore;
+
+/** How figures and dates stand on the screen. */
+@Component("say")
+public class Say {
+  private static final DateTimeFormatter HEADING =
+      DateTimeFormatter.ofPattern("EEEE, d MMMM", Locale.ENGLISH);
+  private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
+  private final BookStore books;
+
+  Say(BookStore books) {
+    this.books = books;
+  }
+
+  private Coin coin() {
+    return books.find().map(Book::coin).orElse(Coin.of("EUR"));
+  }
+
+  public String money(Long minor) {
+    return minor == null ? "" : coin().say(minor);
+  }
+
+  /** Nothing at all for zero. */
+  public String quiet(Long minor) {
+    return minor == null || minor == 0 ? "" : coin().say(minor);
+  }
+
+  public String debit(long amount) {
+    return amount > 0 ? coin().say(amount) : "";
+  }
+
+  public String credit(long amount) {
+    return amount < 0 ? coin().say(-amount) : "";
+  }
+
+  public String plain(long minor) {
+    return coin().plain(minor);
+  }
+
+  public String quantity(long micros) {
+    return Figures.grouped(new BigDecimal(new Quantity(micros).toString()), 0);
+  }
+
+  /** With a sign either way. */
+  public String change(long minor) {
+    return (minor > 0 ? "+" : "") + coin().say(minor);
+  }
+
+  /** Value for each base unit. */
+  public String each(long minor, long micros) {
+    if (micros == 0) return "";
+    BigDecimal each = coin().each(minor, micros);
+    return Figures.grouped(each, coin().digits());
+  }
+
+  public String price(BigDecimal price) {
+    if (price == null) return "";
+    BigDecimal bare = price.stripTrailingZeros();
+    return Figures.grouped(
+        bare.scale() < coin().digits() ? bare.setScale(coin().digits()) : bare, coin().digits());
+  }
+
+  /** Gross margin on sales, as a percentage. */
+  public String margin(long sales, long cost) {
+    if (sales == 0) return "";
+    return percent(
+        BigDecimal.valueOf(sales - cost)
+            .multiply(BigDecimal.valueOf(100))
+            .divide(BigDecimal.valueOf(sales), 1, RoundingMode.HALF_UP));
+  }
+
+  public String percent(BigDecimal percent) {
+    return Figures.grouped(percent, 0) + "%";
+  }
+
+  public String heading(LocalDate date) {
+    return HEADING.format(date);
+  }
+
+  public String moment(LocalDateTime at) {
+    return MOMENT.format(at);
+  }
+
+  public String clock(LocalDateTime at) {
+    return String.format("%02d:%02d", at.getHour(), at.getMinute());
+  }
+}

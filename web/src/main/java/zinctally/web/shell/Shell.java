@@ -1,0 +1,67 @@
+package zinctally.web.shell;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.security.Principal;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.book.Book;
+import zinctally.store.book.BookStore;
+import zinctally.store.people.Person;
+import zinctally.store.prove.BalanceStore;
+
+/** What stands round every page: the book, the balance, the thumb index, who is here. */
+@ControllerAdvice(annotations = Controller.class)
+class Shell {
+  private final BookStore books;
+  private final BalanceStore balances;
+
+  Shell(BookStore books, BalanceStore balances) {
+    this.books = books;
+    this.balances = balances;
+  }
+
+  /** A leaf of the thumb index. */
+  record Leaf(String area, String name, String says, String href) {}
+
+  private static final List<Leaf> INDEX =
+      List.of(
+          new Leaf("day", "Day", "what is waiting", "/"),
+          new Leaf("goods", "Goods", "items, costs", "/goods"),
+          new Leaf("buy", "Buy", "bill to payment", "/buy"),
+          new Leaf("sell", "Sell", "invoice to cash", "/sell"),
+          new Leaf("handle", "Handle", "put stock right", "/handle"),
+          new Leaf("prove", "Prove", "tie out, ledger", "/prove"),
+          new Leaf("ask", "Ask", "lists, values", "/ask"));
+
+  /** A kind of paper, the key that begins one, and whether this person may write it. */
+  record NewPaper(PaperKind kind, String key) {}
+
+  private static final List<NewPaper> NEW =
+      List.of(
+          new NewPaper(PaperKind.BILL, "b"),
+          new NewPaper(PaperKind.INVOICE, "i"),
+          new NewPaper(PaperKind.ADJUSTMENT, "a"),
+          new NewPaper(PaperKind.SUPPLIER_PAYMENT, "p"),
+          new NewPaper(PaperKind.CUSTOMER_PAYMENT, "m"),
+          new NewPaper(PaperKind.JOURNAL, "j"));
+
+  @ModelAttribute
+  void around(Model model, HttpServletRequest request, Principal principal) {
+    model.addAttribute("index", INDEX);
+    model.addAttribute(
+        "newPapers", NEW.stream().filter(n -> May.write(principal, n.kind())).toList());
+    model.addAttribute("mayWrite", May.role(principal) != Person.Role.READER);
+    model.addAttribute("maySetUp", May.setUp(principal));
+    model.addAttribute("mayOwn", May.role(principal) == Person.Role.OWNER);
+    model.addAttribute("who", principal == null ? "" : principal.getName());
+    if (request.getHeader("HX-Request") != null || principal == null) return;
+    Optional<Book> book = books.find();
+    model.addAttribute("book", book.orElse(null));
+    model.addAttribute("balance", balances.now());
+  }
+}

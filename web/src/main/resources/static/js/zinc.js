@@ -1,0 +1,311 @@
+// Zinc Tally at the keyboard: find, keys, line tables, offers. What is computed comes from the server.
+"use strict";
+(() => {
+  const $ = (what, within = document) => within.querySelector(what);
+  const all = (what, within = document) => [...within.querySelectorAll(what)];
+  const typing = (e) => e.target.matches("input,select,textarea,[contenteditable]");
+
+  // --- light and dark -----------------------------------------------------------------------------
+  const root = document.documentElement;
+  const kept = localStorage.getItem("theme");
+  if (kept) root.dataset.theme = kept;
+  document.addEventListener("click", (e) => {
+    if (!e.target.closest("[data-theme-switch]")) return;
+    const dark = getComputedStyle(root).colorScheme === "dark";
+    root.dataset.theme = dark ? "light" : "dark";
+    localStorage.setItem("theme", root.dataset.theme);
+  });
+
+  // --- requests carry the token; nothing is sent twice -------------------------------------------
+  document.addEventListener("htmx:configRequest", (e) => {
+    const token = document.body.dataset.csrf;
+    if (token) e.detail.headers["X-CSRF-TOKEN"] = token;
+  });
+  document.addEventListener("submit", (e) => {
+    const asked = e.submitter && e.submitter.dataset.ask;
+    if (asked && !confirm(asked)) return e.preventDefault();
+    if (e.target.dataset.sent) return e.preventDefault();
+    e.target.dataset.sent = "1";
+    const busy = $("[data-busy]", e.target);
+    if (busy && e.submitter && e.submitter.matches("[data-post]")) busy.textContent = busy.dataset.busy;
+    setTimeout(() => delete e.target.dataset.sent, 4000);
+  });
+  addEventListener("pageshow", () => all("form[data-sent]").forEach((f) => delete f.dataset.sent));
+  document.addEventListener("click", (e) => {
+    if (e.target.closest("[data-print]")) print();
+    if (e.target.closest("[data-keys]")) $("#keys").showModal();
+  });
+
+  // --- a list of options that an input chooses from ----------------------------------------------
+  const choose = (list, step) => {
+    const options = all("[role=option]", list);
+    if (!options.length) return;
+    const now = options.findIndex((o) => o.getAttribute("aria-selected") === "true");
+    const next = (now + step + options.length) % options.length;
+    options.forEach((o, i) => o.setAttribute("aria-selected", i === (now < 0 && step < 0 ? options.length - 1 : next) ? "true" : "false"));
+    options[next].scrollIntoView({block: "nearest"});
+    return options[next];
+  };
+  const chosen = (list) => list && !list.hidden && $("[aria-selected=true]", list);
+  const shut = (list, input) => {
+    if (!list) return;
+    list.hidden = true;
+    if (input) { input.setAttribute("aria-expanded", "false"); input.removeAttribute("aria-activedescendant"); }
+  };
+
+  const find = $("#find");
+  const found = $("#found");
+  if (find) {
+    document.addEventListener("htmx:afterSwap", (e) => {
+      if (e.target !== found) return;
+      found.hidden = !find.value.trim();
+      find.setAttribute("aria-expanded", String(!found.hidden));
+      choose(found, 1);
+    });
+    find.addEventListener("keydown", (e) => {
+      if (e.key === "ArrowDown" || e.key === "ArrowUp") {
+        const option = choose(found, e.key === "ArrowDown" ? 1 : -1);
+        if (option) find.setAttribute("aria-activedescendant", option.id);
+        e.preventDefault();
+      } else if (e.key === "Enter" && chosen(found)) {
+        e.preventDefault();
+        chosen(found).click();
+      } else if (e.key === "Escape") {
+        shut(found, find);
+        find.blur();
+      }
+    });
+    find.addEventListener("blur", () => setTimeout(() => shut(found, find), 200));
+  }
+
+  // --- keys -----------------------------------------------------------------------------------------
+  let afterN = 0;
+  document.addEventListener("keydown", (e) => {
+    if ((e.ctrlKey || e.metaKey) && e.key === "Enter") {
+      const post = $("[data-post]");
+      if (post) { e.preventDefault(); post.click(); }
+      return;
+    }
+    if (e.ctrlKey || e.metaKey || e.altKey || $("dialog[open]")) return;
+    if (typing(e)) {
+      if (e.key === "Escape" && !e.defaultPrevented) e.target.blur();
+      return;
+    }
+    if (e.key === "/") { e.preventDefault(); find && find.focus(); }
+    else if (e.key === "?") $("#keys").showModal();
+    else if (e.key === "n") afterN = Date.now();
+    else if (Date.now() - afterN < 1500) {
+      const begin = $(`form[data-new="${CSS.escape(e.key)}"]`);
+      if (begin) { e.preventDefault(); begin.requestSubmit(); }
+      afterN = 0;
+    }
+  });
+
+  // --- filters take the exports along -----------------------------------------------------------
+  document.addEventListener("input", (e) => {
+    if (e.target.name !== "filter") return;
+    all("[data-export]").forEach((a) => {
+      const to = new URL(a.href);
+      to.searchParams.set("filter", e.target.value);
+      a.href = to.pathname + to.search;
+    });
+  });
+
+  // --- the paper --------------------------------------------------------------------------------------
+  const paper = $("#paper, #sheet");
+  if (!paper) return;
+  const table = $("table.lines", paper);
+  const offers = $("#offers");
+  let offered = null;
+
+  const cells = () => all("input:not([type=hidden]):not([type=checkbox]),select", paper).filter((i) => !i.closest("thead"));
+  const go = (input, step) => {
+    const list = cells();
+    const next = list[list.indexOf(input) + step];
+    if (next) { next.focus(); next.select && next.select(); }
+  };
+  const goRow = (input, step) => {
+    const row = input.closest("tr");
+    const other = row && (step > 0 ? row.nextElementSibling : row.previousElementSibling);
+    const cell = other && $(`[data-col="${input.dataset.col}"]`, other);
+    if (cell) { cell.focus(); cell.select(); }
+  };
+  const renumber = (row, i) => {
+    row.dataset.row = i;
+    $(".n", row).textContent = i + 1;
+    all("input", row).forEach((input) => {
+      input.name = `rows[${i}].${input.dataset.col}`;
+      input.dataset.cell = `rows.${i}.${input.dataset.col}`;
+      input.setAttribute("aria-label", input.getAttribute("aria-label").replace(/\d+$/, String(i + 1)));
+    });
+    all("[data-fault]", row).forEach((f) => { f.dataset.fault = f.dataset.fault.replace(/^rows\.\d+/, `rows.${i}`); });
+  };
+  const addRow = () => {
+    const last = table.tBodies[0].lastElementChild;
+    const row = last.cloneNode(true);
+    all("input", row).forEach((i) => { i.value = ""; i.removeAttribute("aria-invalid"); });
+    all("output,[data-shown]", row).forEach((o) => { o.textContent = ""; });
+    all(".fault", row).forEach((f) => { f.hidden = true; });
+    last.after(row);
+    renumber(row, Number(last.dataset.row) + 1);
+    return row;
+  };
+  const saveNow = () => paper.dispatchEvent(new Event("saved-now"));
+
+  paper.addEventListener("input", (e) => {
+    const row = e.target.closest("tbody tr");
+    if (row && row === table.tBodies[0].lastElementChild && e.target.value) addRow();
+    if (e.target.dataset.suggest) suggest(e.target);
+  });
+
+  paper.addEventListener("keydown", (e) => {
+    const input = e.target;
+    if (!input.matches("input,select")) return;
+    const open = offers && !offers.hidden && offered === input;
+    if (e.key === "ArrowDown" || e.key === "ArrowUp") {
+      if (input.matches("select,[type=date]")) return;
+      e.preventDefault();
+      const step = e.key === "ArrowDown" ? 1 : -1;
+      if (open) {
+        const option = choose(offers, step);
+        if (option) input.setAttribute("aria-activedescendant", option.id);
+      } else if (input.dataset.col) goRow(input, step);
+      else if (input.dataset.suggest) suggest(input, true);
+    } else if (e.key === "Enter" && !e.ctrlKey && !e.metaKey) {
+      e.preventDefault();
+      if (open && chosen(offers)) take(chosen(offers));
+      shut(offers, input);
+      go(input, e.shiftKey ? -1 : 1);
+    } else if (e.key === "Tab" && open) {
+      if (chosen(offers) && input.value) take(chosen(offers));
+      shut(offers, input);
+    } else if (e.key === "Escape" && open) {
+      e.preventDefault();
+      e.stopPropagation();
+      shut(offers, input);
+    }
+  });
+
+  // rows from a spreadsheet
+  paper.addEventListener("paste", (e) => {
+    const input = e.target;
+    const text = e.clipboardData.getData("text/plain");
+    if (!input.dataset || !input.dataset.col || !/[\t\n]/.test(text.trimEnd())) return;
+    e.preventDefault();
+    let row = input.closest("tr");
+    const columns = all("input", row).map((i) => i.dataset.col);
+    const from = columns.indexOf(input.dataset.col);
+    for (const line of text.replace(/\r/g, "").trimEnd().split("\n")) {
+      line.split("\t").forEach((value, i) => {
+        const cell = columns[from + i] && $(`[data-col="${columns[from + i]}"]`, row);
+        if (cell) cell.value = value.trim();
+      });
+      row = row.nextElementSibling || addRow();
+    }
+    if (row === table.tBodies[0].lastElementChild) addRow();
+    saveNow();
+  });
+
+  // offers beside a cell
+  let asking = 0;
+  const suggest = async (input, even) => {
+    const mine = ++asking;
+    if (!input.value.trim() && !even) return shut(offers, input);
+    const answer = await fetch(`/suggest/${input.dataset.suggest}?q=${encodeURIComponent(input.value)}`, {headers: {"HX-Request": "true"}});
+    const html = await answer.text();
+    if (mine !== asking || document.activeElement !== input || !answer.ok) return;
+    offers.innerHTML = html;
+    if (!$("[role=option]", offers)) return shut(offers, input);
+    const box = input.getBoundingClientRect();
+    offers.hidden = false;
+    offered = input;
+    input.setAttribute("aria-expanded", "true");
+    const below = innerHeight - box.bottom > offers.offsetHeight + 8 || box.top < offers.offsetHeight;
+    offers.style.left = `${Math.min(box.left, innerWidth - offers.offsetWidth - 8) + scrollX}px`;
+    offers.style.top = `${(below ? box.bottom + 2 : box.top - offers.offsetHeight - 2) + scrollY}px`;
+    const exact = all("[role=option]", offers).some((o) => o.dataset.value.toLowerCase() === input.value.trim().toLowerCase());
+    if (input.dataset.col || !exact) {
+      const fresh = ["supplier", "customer", "party"].includes(input.dataset.suggest);
+      if (!fresh) choose(offers, 1);
+    }
+  };
+  const take = (option) => {
+    const input = offered;
+    input.value = option.dataset.value;
+    const row = input.closest("tr");
+    if (row && input.dataset.col === "item") {
+      const price = $("[data-col=price]", row);
+      const value = paper.dataset.kind === "bill" ? option.dataset.cost : option.dataset.price;
+      if (price && !price.value && value) price.value = value;
+    }
+    shut(offers, input);
+    saveNow();
+  };
+  if (offers) {
+    offers.addEventListener("mousedown", (e) => {
+      const option = e.target.closest("[role=option]");
+      if (!option) return;
+      e.preventDefault();
+      const input = offered;
+      take(option);
+      go(input, 1);
+    });
+    paper.addEventListener("focusout", (e) => { if (e.target === offered) setTimeout(() => { if (document.activeElement !== offered) shut(offers, offered); }, 150); });
+  }
+
+  // what an open bill or invoice still wants, into the first free line
+  document.addEventListener("click", (e) => {
+    const pay = e.target.closest("[data-pay]");
+    if (!pay) return;
+    let row = all("tbody tr", table).find((r) => $("[data-col=paper]", r).value === pay.dataset.pay)
+      || all("tbody tr", table).find((r) => !$("[data-col=paper]", r).value) || addRow();
+    $("[data-col=paper]", row).value = pay.dataset.pay;
+    $("[data-col=amount]", row).value = pay.dataset.open;
+    const amount = $("#amount");
+    const sum = all("[data-col=amount]", table).reduce((s, i) => s + Math.round(Number(i.value.replace(/,/g, "") || 0) * 1000), 0);
+    if (amount && !amount.dataset.own) amount.value = String(sum / 1000);
+    saveNow();
+  });
+  const amount = $("#amount");
+  if (amount) amount.addEventListener("input", () => { amount.dataset.own = amount.value ? "1" : ""; });
+
+  // what the proof says of each cell, put beside it
+  const place = () => {
+    const proof = $("#proof");
+    if (!proof) return;
+    const keptText = $("#kept");
+    if (keptText && proof.dataset.kept) keptText.textContent = proof.dataset.kept;
+    all("[data-shown]", paper).forEach((o) => { o.textContent = ""; });
+    all("data[data-line]", proof).forEach((d) => {
+      const row = $(`tr[data-row="${d.dataset.line}"]`, table);
+      if (!row) return;
+      for (const what of ["name", "amount", "free"]) {
+        const to = $(`[data-shown=${what}]`, row);
+        if (to) to.textContent = d.dataset[what] || "";
+      }
+    });
+    all("[data-fault]", paper).forEach((f) => { f.hidden = true; });
+    all("[data-cell]", paper).forEach((c) => { c.removeAttribute("aria-invalid"); c.removeAttribute("aria-describedby"); });
+    all("[data-for]", proof).forEach((f) => {
+      const cell = f.dataset.for && $(`[data-cell="${f.dataset.for}"]`, paper);
+      if (!cell || (!touched.has(cell.dataset.cell) && !cell.value && !asked)) return;
+      cell.setAttribute("aria-invalid", "true");
+      const says = $(`[data-fault="${f.dataset.for}"]`, paper);
+      if (!says) return;
+      says.id = "fault-" + f.dataset.for.replace(/\W/g, "-");
+      says.textContent = f.lastElementChild.textContent;
+      says.hidden = false;
+      cell.setAttribute("aria-describedby", says.id);
+    });
+  };
+  // an empty cell is only called wrong once she has been there, or has asked to post
+  const touched = new Set();
+  let asked = Boolean($("#proof .wrong"));
+  paper.addEventListener("focusout", (e) => { if (e.target.dataset && e.target.dataset.cell && e.target.value) touched.add(e.target.dataset.cell); });
+  document.addEventListener("htmx:afterSwap", (e) => { if (e.target.id === "proof" || e.detail.target.id === "proof") place(); });
+  document.addEventListener("htmx:sendError", () => { const k = $("#kept"); if (k) k.textContent = "not kept: the server does not answer"; });
+  place();
+  const first = cells().find((c) => !c.value);
+  if (first && !asked) first.focus();
+  else { const bad = $("[aria-invalid=true]", paper); if (bad) bad.focus(); }
+})();
