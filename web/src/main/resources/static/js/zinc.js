@@ -117,6 +117,7 @@
   const table = $("table.lines", paper);
   const offers = $("#offers");
   let offered = null;
+  let offeredFor = ""; // offers for letters typed since are not taken
 
   const cells = () => all("input:not([type=hidden]):not([type=checkbox]),select", paper).filter((i) => !i.closest("thead"));
   const go = (input, step) => {
@@ -161,7 +162,7 @@
   paper.addEventListener("keydown", (e) => {
     const input = e.target;
     if (!input.matches("input,select")) return;
-    const open = offers && !offers.hidden && offered === input;
+    const open = offers && !offers.hidden && offered === input && offeredFor === input.value;
     if (e.key === "ArrowDown" || e.key === "ArrowUp") {
       if (input.matches("select,[type=date]")) return;
       e.preventDefault();
@@ -211,14 +212,16 @@
   const suggest = async (input, even) => {
     const mine = ++asking;
     if (!input.value.trim() && !even) return shut(offers, input);
+    const typed = input.value;
     const answer = await fetch(`/suggest/${input.dataset.suggest}?q=${encodeURIComponent(input.value)}`, {headers: {"HX-Request": "true"}});
     const html = await answer.text();
-    if (mine !== asking || document.activeElement !== input || !answer.ok) return;
+    if (mine !== asking || typed !== input.value || document.activeElement !== input || !answer.ok) return;
     offers.innerHTML = html;
     if (!$("[role=option]", offers)) return shut(offers, input);
     const box = input.getBoundingClientRect();
     offers.hidden = false;
     offered = input;
+    offeredFor = input.value;
     input.setAttribute("aria-expanded", "true");
     const below = innerHeight - box.bottom > offers.offsetHeight + 8 || box.top < offers.offsetHeight;
     offers.style.left = `${Math.min(box.left, innerWidth - offers.offsetWidth - 8) + scrollX}px`;
@@ -232,12 +235,6 @@
   const take = (option) => {
     const input = offered;
     input.value = option.dataset.value;
-    const row = input.closest("tr");
-    if (row && input.dataset.col === "item") {
-      const price = $("[data-col=price]", row);
-      const value = paper.dataset.kind === "bill" ? option.dataset.cost : option.dataset.price;
-      if (price && !price.value && value) price.value = value;
-    }
     shut(offers, input);
     saveNow();
   };
@@ -274,7 +271,9 @@
     const proof = $("#proof");
     if (!proof) return;
     const keptText = $("#kept");
-    if (keptText && proof.dataset.kept) keptText.textContent = proof.dataset.kept;
+    const at = $("#kept-at");
+    if (keptText && at) keptText.textContent = at.textContent;
+    let filled = false;
     all("[data-shown]", paper).forEach((o) => { o.textContent = ""; });
     all("data[data-line]", proof).forEach((d) => {
       const row = $(`tr[data-row="${d.dataset.line}"]`, table);
@@ -283,7 +282,13 @@
         const to = $(`[data-shown=${what}]`, row);
         if (to) to.textContent = d.dataset[what] || "";
       }
+      const price = $("[data-col=price]", row);
+      if (price && !price.value && d.dataset.price && price !== document.activeElement) {
+        price.value = d.dataset.price;
+        filled = true;
+      }
     });
+    if (filled) setTimeout(saveNow);
     all("[data-fault]", paper).forEach((f) => { f.hidden = true; });
     all("[data-cell]", paper).forEach((c) => { c.removeAttribute("aria-invalid"); c.removeAttribute("aria-describedby"); });
     all("[data-for]", proof).forEach((f) => {

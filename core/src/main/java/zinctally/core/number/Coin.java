@@ -57,7 +57,7 @@ public record Coin(String code, int digits) {
   }
 
   /**
-   * Value for each unit, shown with the currency's places and up to three more where they matter.
+   * Value for each unit, shown with the currency's places and up to two more where they matter.
    *
    * @param minor value in minor units
    * @param micros millionths of the unit it is shown in, not zero
@@ -66,7 +66,7 @@ public record Coin(String code, int digits) {
     BigDecimal exact =
         decimal(minor)
             .multiply(BigDecimal.valueOf(Quantity.ONE))
-            .divide(BigDecimal.valueOf(micros), digits + 3, RoundingMode.HALF_UP);
+            .divide(BigDecimal.valueOf(micros), digits + 2, RoundingMode.HALF_UP);
     BigDecimal bare = exact.stripTrailingZeros();
     return bare.scale() < digits ? bare.setScale(digits) : bare;
   }

@@ -67,6 +67,6 @@ class NumbersTest {
     assertThat(Figures.read("2,5")).isEmpty();
     assertThat(Figures.read("1e9")).isEmpty();
     assertThat(Coin.of("EUR").say(-4821640)).isEqualTo("\u221248,216.40");
-    assertThat(Coin.of("EUR").each(33600, 19 * Quantity.ONE).toPlainString()).isEqualTo("17.68421");
+    assertThat(Coin.of("EUR").each(33600, 19 * Quantity.ONE).toPlainString()).isEqualTo("17.6842");
   }
 }

@@ -237,25 +237,14 @@ public class ItemStore {
   }
 
   /** What a search for an item offers. */
-  public record Found(
-      long id,
-      String code,
-      String name,
-      String unit,
-      long onHand,
-      java.math.BigDecimal price,
-      long latestValue,
-      long latestQuantity) {}
+  public record Found(long id, String code, String name, String unit, long onHand) {}
 
   /** Items in use whose code, name, wording or barcode begins with, then holds, what was typed. */
   public List<Found> search(String typed, int atMost) {
     String like = typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
     return sql.sql(
             """
-            select i.id, i.code, i.name, i.base_unit, coalesce(h.on_hand, 0) as on_hand,
-              (select p.price from item_price p where p.item_id = i.id order by p.list_id limit 1) as price,
-              coalesce(h.latest_value, 0) as latest_value,
-              coalesce(h.latest_quantity, 0) as latest_quantity
+            select i.id, i.code, i.name, i.base_unit, coalesce(h.on_hand, 0) as on_hand
             from item i left join cost_pool h on h.item_id = i.id
             where i.active and (i.code like :start or i.gtin = :word or i.name like :within
               or i.supplier_code like :start)
@@ -273,11 +262,16 @@ public class ItemStore {
                     row.getString("code"),
                     row.getString("name"),
                     ItemRows.unit(row.getString("base_unit")).sign(),
-                    row.getLong("on_hand"),
-                    row.getBigDecimal("price"),
-                    row.getLong("latest_value"),
-                    row.getLong("latest_quantity")))
+                    row.getLong("on_hand")))
         .list();
+  }
+
+  /** Price for one base unit in the first price list. */
+  public Optional<java.math.BigDecimal> price(long item) {
+    return sql.sql("select price from item_price where item_id = ? order by list_id limit 1")
+        .param(item)
+        .query(java.math.BigDecimal.class)
+        .optional();
   }
 
   /** Free stock of items at a place and in all, millionths. */

@@ -1,5 +1,6 @@
 package zinctally.store.listing;
 
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -104,7 +105,12 @@ public class ListingStore {
         params,
         row -> {
           Map<String, Object> map = new LinkedHashMap<>();
-          for (Listing.Column c : listing.columns()) map.put(c.key(), row.getObject(c.key()));
+          for (Listing.Column c : listing.columns())
+            map.put(
+                c.key(),
+                c.type() == Listing.Type.TIME
+                    ? row.getObject(c.key(), LocalDateTime.class)
+                    : row.getObject(c.key()));
           map.put("_key", row.getString("_key"));
           map.put("_id", row.getString("_id"));
           each.accept(map);

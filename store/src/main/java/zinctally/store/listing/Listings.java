@@ -77,7 +77,7 @@ public final class Listings {
                 "Still open",
                 "(select sum(abs(o.open)) from open_item o where o.paper_id = p.id)",
                 MONEY),
-            new Column("stock", "Stock", "p.stock_value", MONEY),
+            new Column("stock", "Stock", "nullif(p.stock_value, 0)", MONEY),
             new Column("due", "Due", "p.due", DATE),
             new Column("who", "Posted by", "p.posted_by", TEXT)),
         "p.id",
@@ -96,7 +96,7 @@ public final class Listings {
             new Column("date", "Date", "p.date", DATE),
             new Column("number", "Paper", "p.number", TEXT, NUMBER_LINK),
             new Column("party", "Who", "w.name", TEXT),
-            new Column("stock", "Stock", "p.stock_value", MONEY, NUMBER_LINK),
+            new Column("stock", "Stock", "nullif(p.stock_value, 0)", MONEY, NUMBER_LINK),
             new Column("sales", "Sales", "if(p.kind = 'INVOICE', p.net, null)", MONEY, NUMBER_LINK),
             new Column(
                 "cost", "Cost", "if(p.kind = 'INVOICE', " + COST + ", null)", MONEY, NUMBER_LINK),

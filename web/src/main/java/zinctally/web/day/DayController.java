@@ -63,7 +63,8 @@ class DayController {
     if (owed.count() > 0)
       waiting.add(
           new Waiting(
-              owed.count() + " invoices are past their due date",
+              count(
+                  owed.count(), "invoice is past its due date", "invoices are past their due date"),
               "since " + owed.since(),
               owed.amount(),
               "See them",
@@ -72,7 +73,7 @@ class DayController {
     if (owing.count() > 0)
       waiting.add(
           new Waiting(
-              owing.count() + " bills are past their due date",
+              count(owing.count(), "bill is past its due date", "bills are past their due date"),
               "since " + owing.since(),
               owing.amount(),
               "Pay them",
@@ -81,7 +82,10 @@ class DayController {
     if (under > 0)
       waiting.add(
           new Waiting(
-              under + " items are at or under their reorder point",
+              count(
+                  under,
+                  "item is at or under its reorder point",
+                  "items are at or under their reorder point"),
               "",
               null,
               "See them",
@@ -96,5 +100,9 @@ class DayController {
               "Go on with the opening",
               "/opening"));
     return waiting;
+  }
+
+  private static String count(long n, String one, String many) {
+    return n + " " + (n == 1 ? one : many);
   }
 }

@@ -10,7 +10,7 @@ import java.io.Writer;
 import java.math.BigDecimal;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
-import java.sql.Timestamp;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -149,7 +149,7 @@ public class ListingPage {
       }
       case PERCENT -> new Cell(say.percent((BigDecimal) value), href, true, false);
       case NUMBER -> new Cell(String.valueOf(value), href, true, false);
-      case TIME -> new Cell(say.moment(((Timestamp) value).toLocalDateTime()), href, false, false);
+      case TIME -> new Cell(say.moment((LocalDateTime) value), href, false, false);
       default -> new Cell(String.valueOf(value), href, false, false);
     };
   }

@@ -18,6 +18,7 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.Trade;
 import zinctally.core.proof.Proof;
+import zinctally.core.units.Units;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
 import zinctally.store.goods.ItemStore;
@@ -44,7 +45,7 @@ class ProofPage {
   }
 
   /** Facts for the line table, filled in beside what was typed. */
-  record RowShown(int row, String name, String unit, String amount, String free) {}
+  record RowShown(int row, String name, String unit, String amount, String free, String price) {}
 
   /** One item before and after. */
   record ShiftShown(
@@ -138,9 +139,42 @@ class ProofPage {
                           + " elsewhere";
               }
               shown.add(
-                  new RowShown(row, facts.name(), facts.unit(), say.money(facts.amount()), here));
+                  new RowShown(
+                      row,
+                      facts.name(),
+                      facts.unit(),
+                      say.money(facts.amount()),
+                      here,
+                      item == null ? "" : usualPrice(draft.kind(), item, facts.unit())));
             });
     return shown;
+  }
+
+  /**
+   * What a price cell left empty is offered: the first price list's, or the latest cost, for the
+   * unit shown.
+   */
+  private String usualPrice(PaperKind kind, Item item, String unit) {
+    Quantity size =
+        item.units().shown().stream()
+            .filter(u -> u.sign().equals(unit))
+            .map(Units.Shown::size)
+            .findFirst()
+            .orElse(item.units().baseShown().size());
+    return switch (kind) {
+      case INVOICE ->
+          items
+              .price(item.id())
+              .map(p -> p.multiply(size.decimal()).stripTrailingZeros().toPlainString())
+              .orElse("");
+      case BILL ->
+          catalogues
+              .open()
+              .latestCost(item.id())
+              .map(c -> say.each(c.value(), c.micros(), size.micros()))
+              .orElse("");
+      default -> "";
+    };
   }
 
   private List<OpenItem> open(Draft draft, BookCatalogue book) {

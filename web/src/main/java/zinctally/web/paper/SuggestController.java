@@ -31,12 +31,10 @@ class SuggestController {
 
   /**
    * @param value goes into the cell
-   * @param price what its price would be, empty when not known
-   * @param cost its latest unit cost, empty when not known
    */
-  record Offer(String value, String words, String aside, String price, String cost) {
+  record Offer(String value, String words, String aside) {
     static Offer of(String value) {
-      return new Offer(value, value, "", "", "");
+      return new Offer(value, value, "");
     }
   }
 
@@ -58,11 +56,7 @@ class SuggestController {
                       new Offer(
                           f.code(),
                           f.name(),
-                          f.code() + ", " + say.quantity(f.onHand()) + " " + f.unit() + " here",
-                          f.price() == null ? "" : f.price().stripTrailingZeros().toPlainString(),
-                          f.latestQuantity() == 0
-                              ? ""
-                              : say.each(f.latestValue(), f.latestQuantity()).replace(",", "")))
+                          f.code() + ", " + say.quantity(f.onHand()) + " " + f.unit() + " here"))
               .toList();
       case "account" ->
           accounts.all().stream()
@@ -73,7 +67,7 @@ class SuggestController {
                           .toLowerCase(java.util.Locale.ROOT)
                           .contains(typed.toLowerCase(java.util.Locale.ROOT)))
               .limit(MOST)
-              .map(a -> new Offer(a.code(), a.name(), a.code() + ", " + a.kind().words(), "", ""))
+              .map(a -> new Offer(a.code(), a.name(), a.code() + ", " + a.kind().words()))
               .toList();
       case "supplier" -> setup.parties("SUPPLIER", typed, MOST).stream().map(Offer::of).toList();
       case "customer" -> setup.parties("CUSTOMER", typed, MOST).stream().map(Offer::of).toList();

@@ -11,6 +11,7 @@ import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 import zinctally.store.people.PeopleStore;
 
 /** Who comes in, and how far. */
@@ -33,6 +34,7 @@ class Doors {
                         "/js/**",
                         "/fonts/**",
                         "/webjars/**",
+                        "/favicon.ico",
                         "/error")
                     .permitAll()
                     .requestMatchers("/setup/people", "/setup/people/**")
@@ -45,6 +47,7 @@ class Doors {
                     .authenticated())
         .formLogin(
             form -> form.loginPage("/sign-in").defaultSuccessUrl("/").failureUrl("/sign-in?wrong"))
+        .requestCache(cache -> cache.requestCache(remembering()))
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
         .headers(
             headers ->
@@ -54,6 +57,13 @@ class Doors {
                     .permissionsPolicyHeader(
                         p -> p.policy("camera=(), microphone=(), geolocation=()")))
         .build();
+  }
+
+  /** Goes on, after signing in, to the address asked for, and adds nothing to it. */
+  private static HttpSessionRequestCache remembering() {
+    HttpSessionRequestCache cache = new HttpSessionRequestCache();
+    cache.setMatchingRequestParameterName(null);
+    return cache;
   }
 
   @Bean

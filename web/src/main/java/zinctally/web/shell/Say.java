@@ -66,6 +66,20 @@ public class Say {
     return Figures.grouped(each, coin().digits());
   }
 
+  /**
+   * Value of {@code size} millionths, where {@code minor} is the value of {@code micros}; plain
+   * digits.
+   */
+  public String each(long minor, long micros, long size) {
+    BigDecimal each =
+        coin()
+            .decimal(minor)
+            .multiply(BigDecimal.valueOf(size))
+            .divide(BigDecimal.valueOf(micros), 4, RoundingMode.HALF_UP)
+            .stripTrailingZeros();
+    return (each.scale() < 0 ? each.setScale(0) : each).toPlainString();
+  }
+
   public String price(BigDecimal price) {
     if (price == null) return "";
     BigDecimal bare = price.stripTrailingZeros();

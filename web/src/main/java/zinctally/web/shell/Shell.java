@@ -30,11 +30,11 @@ class Shell {
 
   private static final List<Leaf> INDEX =
       List.of(
-          new Leaf("day", "Day", "what is waiting", "/"),
+          new Leaf("day", "Day", "what waits", "/"),
           new Leaf("goods", "Goods", "items, costs", "/goods"),
-          new Leaf("buy", "Buy", "bill to payment", "/buy"),
-          new Leaf("sell", "Sell", "invoice to cash", "/sell"),
-          new Leaf("handle", "Handle", "put stock right", "/handle"),
+          new Leaf("buy", "Buy", "bills, paying", "/buy"),
+          new Leaf("sell", "Sell", "invoices, cash", "/sell"),
+          new Leaf("handle", "Handle", "adjust stock", "/handle"),
           new Leaf("prove", "Prove", "tie out, ledger", "/prove"),
           new Leaf("ask", "Ask", "lists, values", "/ask"));
 

@@ -1,0 +1,281 @@
+package zinctally.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FormData;
+import com.microsoft.playwright.options.RequestOptions;
+import java.time.LocalDate;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import zinctally.store.prove.TieOutStore;
+
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class DemoBookTest {
+  private Desk desk;
+  private Page page;
+
+  @BeforeAll
+  void open() {
+    desk = new Desk("demo");
+    page = desk.signedIn("bookkeeper");
+  }
+
+  @AfterAll
+  void close() {
+    desk.close();
+  }
+
+  @Test
+  void stock_book_and_ledger_agree_by_item_at_every_date() {
+    List<LocalDate> dates =
+        desk.sql()
+            .sql("select distinct posting_date from cost_entry order by 1")
+            .query(LocalDate.class)
+            .list();
+    assertThat(dates).hasSizeGreaterThan(200);
+    for (LocalDate date : dates)
+      assertThat(desk.get(TieOutStore.class).byItem(date))
+          .isNotEmpty()
+          .allSatisfy(item -> assertThat(item.apart()).isZero());
+    assertThat(desk.get(TieOutStore.class).controls(LocalDate.of(2026, 11, 20)))
+        .allMatch(TieOutStore.Control::agrees);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "/",
+        "/goods",
+        "/goods/item/1",
+        "/goods/new",
+        "/buy",
+        "/buy/open",
+        "/sell",
+        "/handle",
+        "/prove",
+        "/prove/accounts",
+        "/prove/journal",
+        "/ask",
+        "/ask/places",
+        "/opening",
+        "/setup",
+        "/setup/accounts",
+        "/setup/groups",
+        "/setup/tax",
+        "/papers/100",
+        "/drafts/565"
+      })
+  void axe_finds_nothing_serious(String path) {
+    page.navigate(desk.address + path);
+    var serious =
+        new AxeBuilder(page)
+            .analyze().getViolations().stream()
+                .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+                .map(v -> v.getId() + ": " + v.getNodes().get(0).getHtml())
+                .toList();
+    assertThat(serious).isEmpty();
+  }
+
+  @Test
+  void a_bill_is_written_misused_reloaded_posted_and_its_cost_followed_into_a_sale() {
+    page.navigate(desk.address + "/");
+    page.keyboard().press("n");
+    page.keyboard().press("b");
+    page.waitForURL("**/drafts/*");
+    String draft = page.url();
+    for (String cell : List.of("Orrin Joinery", "OJ-3001", "2026-11-21")) enter(cell);
+    page.keyboard().press("Enter"); // due: by their terms
+    page.keyboard().press("Enter"); // into the barn store
+    page.keyboard().press("Enter"); // prices without tax
+    for (String cell : List.of("QEX-01", "ten", "6.00")) enter(cell);
+    page.waitForCondition(
+        () -> page.textContent("#proof").contains("\"ten\" is not a quantity of this item"));
+    page.reload();
+    assertThat(page.inputValue("[data-cell='rows.0.quantity']")).isEqualTo("ten");
+    assertThat(page.inputValue("#their_number")).isEqualTo("OJ-3001");
+    page.focus("[data-cell='rows.0.quantity']");
+    page.keyboard().press("Control+A");
+    enter("1000");
+    page.waitForCondition(() -> page.textContent("#proof h2").contains("balances"));
+    assertThat(page.textContent("#proof")).contains("6,000.00");
+    page.keyboard().press("Control+Enter");
+    page.waitForURL("**/papers/*");
+    assertThat(page.textContent("main")).contains("posted").contains("6,000.00");
+    page.navigate(draft);
+    assertThat(page.url()).contains("/papers/");
+
+    page.keyboard().press("n");
+    page.keyboard().press("i");
+    page.waitForURL("**/drafts/*");
+    for (String cell : List.of("Fenwick Garden", "", "2026-11-22")) enter(cell);
+    for (int i = 0; i < 3; i++) page.keyboard().press("Enter");
+    long here =
+        desk.sql()
+            .sql(
+                "select on_hand from cost_pool h join item i on i.id = h.item_id where i.code = 'QEX-01'")
+            .query(Long.class)
+            .single();
+    enter("QEX-01");
+    enter(String.valueOf(here / 1_000_000 + 1));
+    page.waitForCondition(() -> page.textContent("#proof").contains("this takes"));
+    page.focus("[data-cell='rows.0.quantity']");
+    page.keyboard().press("Control+A");
+    enter(String.valueOf(here / 1_000_000 - 10));
+    page.waitForCondition(() -> page.textContent("#proof h2").contains("balances"));
+    page.keyboard().press("Control+Enter");
+    page.waitForURL("**/papers/*");
+    assertThat(
+            desk.sql()
+                .sql(
+                    "select worth from cost_pool h join item i on i.id = h.item_id where i.code = 'QEX-01'")
+                .query(Long.class)
+                .single())
+        .isEqualTo(10 * 600);
+    page.click("main table a");
+    assertThat(page.textContent("svg.ladder")).contains("10 left");
+    page.click("#balance");
+    assertThat(page.textContent("main")).contains("in step");
+  }
+
+  private void enter(String cell) {
+    page.keyboard().type(cell);
+    page.keyboard().press("Enter");
+  }
+
+  @Test
+  void a_journal_by_hand_on_stock_needs_a_reason_is_named_in_the_tie_out_and_reversed_there() {
+    page.navigate(desk.address + "/");
+    page.keyboard().press("n");
+    page.keyboard().press("j");
+    page.waitForURL("**/drafts/*");
+    page.fill("#date", "2026-11-20");
+    fill("rows.0.account", "1400");
+    fill("rows.0.debit", "85");
+    fill("rows.1.account", "6300");
+    fill("rows.1.credit", "85");
+    page.waitForCondition(
+        () -> page.textContent("#proof").contains("say why in the override field"));
+    page.fill("#override", "Old report was short");
+    page.waitForCondition(() -> page.textContent("#proof h2").contains("balances"));
+    page.keyboard().press("Control+Enter");
+    page.waitForURL("**/papers/*");
+    assertThat(page.textContent("#balance")).contains("apart by 85.00");
+    page.click("#balance");
+    assertThat(page.textContent(".proof")).contains("Old report was short");
+    page.click(".proof button");
+    page.waitForURL("**/drafts/*");
+    page.waitForCondition(() -> page.textContent("#proof h2").contains("balances"));
+    page.keyboard().press("Control+Enter");
+    page.waitForURL("**/papers/*");
+    assertThat(page.textContent("#balance")).contains("in step");
+  }
+
+  private void fill(String cell, String text) {
+    page.fill("[data-cell='" + cell + "']", text);
+  }
+
+  @Test
+  void rows_pasted_from_a_spreadsheet_fill_the_line_table() {
+    page.navigate(desk.address + "/");
+    page.keyboard().press("n");
+    page.keyboard().press("a");
+    page.waitForURL("**/drafts/*");
+    page.focus("[data-cell='rows.0.item']");
+    page.evaluate(
+        """
+        const data = new DataTransfer();
+        data.setData("text/plain", Array.from({length: 40}, (_, i) => "HTL-01\\t1\\tFound").join("\\n"));
+        document.activeElement.dispatchEvent(
+          new ClipboardEvent("paste", {clipboardData: data, bubbles: true, cancelable: true}))""");
+    page.waitForCondition(() -> page.textContent("#proof h2").contains("balances"));
+    assertThat(page.inputValue("[data-cell='rows.39.reason']")).isEqualTo("Found");
+    assertThat(page.locator("tr[data-row='40']").count()).isOne();
+  }
+
+  @Test
+  void a_reader_reads_and_writes_nothing() {
+    Page reader = desk.signedIn("reader");
+    String token = (String) reader.evaluate("document.body.dataset.csrf");
+    APIResponse refused =
+        reader
+            .request()
+            .post(
+                desk.address + "/papers/new/bill",
+                RequestOptions.create().setForm(FormData.create().set("_csrf", token)));
+    assertThat(refused.status()).isEqualTo(403);
+    reader.navigate(desk.address + "/drafts/565");
+    assertThat(reader.locator("[data-post]").count()).isZero();
+    APIResponse forged = reader.request().post(desk.address + "/papers/new/bill");
+    assertThat(forged.status()).isEqualTo(403);
+    APIResponse setUp = desk.signedIn("counter").request().get(desk.address + "/setup/people");
+    assertThat(setUp.status()).isEqualTo(403);
+  }
+
+  @Test
+  void pages_carry_strict_headers_and_escape_what_was_typed() {
+    APIResponse day = page.request().get(desk.address + "/");
+    assertThat(day.headers().get("content-security-policy"))
+        .contains("script-src 'self'")
+        .doesNotContain("unsafe");
+    assertThat(day.headers()).containsEntry("x-content-type-options", "nosniff");
+    page.navigate(desk.address + "/goods?filter=%3Cb%20id%3Dbad%3E");
+    assertThat(page.locator("#bad").count()).isZero();
+  }
+
+  @Test
+  void lists_filter_sort_and_export_what_they_show() {
+    page.navigate(desk.address + "/goods?sort=-worth");
+    page.focus("input[name=filter]");
+    page.keyboard().type("extractor");
+    page.waitForCondition(() -> page.locator("#rows tr").count() < 6);
+    String csv =
+        page.request().get(desk.address + "/goods?as=csv&filter=extractor&sort=code").text();
+    assertThat(csv.lines().findFirst())
+        .contains("Code,Name,Group,On hand,Worth,Sells at,Usual supplier,State");
+    assertThat(csv.lines().skip(1))
+        .hasSizeGreaterThan(2)
+        .allMatch(l -> l.toLowerCase().contains("extractor"));
+    byte[] xlsx = page.request().get(desk.address + "/goods?as=xlsx&filter=extractor").body();
+    assertThat(new String(xlsx, 0, 2)).isEqualTo("PK");
+  }
+
+  /** Written by openhtmltopdf, read back by PDFBox's text stripper. */
+  @Test
+  void an_invoice_is_a_pdf_that_says_what_the_screen_says() throws Exception {
+    long invoice =
+        desk.sql()
+            .sql("select max(id) from paper where kind = 'INVOICE'")
+            .query(Long.class)
+            .single();
+    page.navigate(desk.address + "/papers/" + invoice);
+    String number = page.textContent("h1 span");
+    byte[] pdf = page.request().get(desk.address + "/papers/" + invoice + "/pdf").body();
+    try (var document = Loader.loadPDF(pdf)) {
+      assertThat(new PDFTextStripper().getText(document))
+          .contains(number)
+          .contains("Wickmere Bee Yard");
+    }
+  }
+
+  @Test
+  void once_goods_have_moved_their_method_and_unit_stay() {
+    page.navigate(desk.address + "/goods/item/1/change");
+    page.selectOption("#method", "AVERAGE");
+    page.fill("#gtin", "4006381333932");
+    page.keyboard().press("Control+Enter");
+    page.waitForSelector(".wrong");
+    assertThat(page.textContent("form.grid-form"))
+        .contains("The costing method stays")
+        .contains("it should be 1");
+  }
+}

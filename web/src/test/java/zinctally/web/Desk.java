@@ -1,0 +1,99 @@
+package zinctally.web;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** The whole application on a database of its own, with a browser before it. */
+final class Desk implements AutoCloseable {
+  private final ConfigurableApplicationContext application;
+  private final String schema = "zinc_web_" + UUID.randomUUID().toString().replace("-", "");
+  private final Playwright playwright;
+  private final Browser browser;
+  final String address;
+
+  /**
+   * @param profile {@code own} for an empty book, {@code demo} for the demo book
+   */
+  Desk(String profile) {
+    String server =
+        Objects.requireNonNull(
+            System.getenv("ZINC_DB_SERVER"), "these tests need a database: run ./zinc-tally test");
+    application =
+        new SpringApplicationBuilder(ZincTally.class)
+            .profiles(profile)
+            .properties(Map.of("logging.level.root", "error"))
+            .run(
+                "--server.port=0",
+                "--spring.datasource.url=" + server + schema + "?createDatabaseIfNotExist=true",
+                "--spring.datasource.username=" + System.getenv("ZINC_DB_USER"),
+                "--spring.datasource.password=" + System.getenv("ZINC_DB_PASSWORD"));
+    address = "http://127.0.0.1:" + application.getEnvironment().getProperty("local.server.port");
+    playwright = Playwright.create();
+    browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(
+                        List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
+  }
+
+  <T> T get(Class<T> type) {
+    return application.getBean(type);
+  }
+
+  JdbcClient sql() {
+    return get(JdbcClient.class);
+  }
+
+  /** A fresh window of 1280 x 800. */
+  Page window() {
+    BrowserContext context =
+        browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    Page page = context.newPage();
+    page.setDefaultTimeout(15_000);
+    return page;
+  }
+
+  /** A window in which someone of the demo has signed in. */
+  Page signedIn(String login) {
+    return signedIn(login, "wickmere");
+  }
+
+  Page signedIn(String login, String password) {
+    Page page = window();
+    page.navigate(address + "/sign-in");
+    page.fill("#username", login);
+    page.fill("#password", password);
+    page.keyboard().press("Enter");
+    page.waitForURL(address + "/");
+    return page;
+  }
+
+  @Override
+  public void close() {
+    browser.close();
+    playwright.close();
+    sql().sql("drop database " + schema).update();
+    application.close();
+  }
+}
