@@ -297,6 +297,7 @@ create table journal (
 );
 
 create table journal_line (
+  id bigint primary key auto_increment,
   journal_id bigint not null references journal (id),
   line int not null,
   account_id bigint not null references account (id),
@@ -305,8 +306,9 @@ create table journal_line (
   party_id bigint not null default 0,
   amount bigint not null comment 'debit above zero',
   memo varchar(500) not null default '',
-  primary key (journal_id, line),
-  index line_by_account (account_id, date, journal_id),
+  unique (journal_id, line),
+  index line_by_date (date, id),
+  index line_by_account (account_id, date, id),
   index line_by_account_item (account_id, item_id, date, amount)
 );
 

@@ -144,7 +144,7 @@
   const addRow = () => {
     const last = table.tBodies[0].lastElementChild;
     const row = last.cloneNode(true);
-    all("input", row).forEach((i) => { i.value = ""; i.removeAttribute("aria-invalid"); });
+    all("input", row).forEach((i) => { i.value = ""; i.removeAttribute("aria-invalid"); delete i.dataset.own; });
     all("output,[data-shown]", row).forEach((o) => { o.textContent = ""; });
     all(".fault", row).forEach((f) => { f.hidden = true; });
     last.after(row);
@@ -157,6 +157,8 @@
     const row = e.target.closest("tbody tr");
     if (row && row === table.tBodies[0].lastElementChild && e.target.value) addRow();
     if (e.target.dataset.suggest) suggest(e.target);
+    if (e.target.dataset.col === "price") e.target.dataset.own = "1";
+    if (e.target.dataset.col === "item") all("[data-col=price]", row).forEach((p) => { delete p.dataset.own; });
   });
 
   paper.addEventListener("keydown", (e) => {
@@ -283,8 +285,9 @@
         if (to) to.textContent = d.dataset[what] || "";
       }
       const price = $("[data-col=price]", row);
-      if (price && !price.value && d.dataset.price && price !== document.activeElement) {
+      if (price && !price.value && d.dataset.price && !price.dataset.own) {
         price.value = d.dataset.price;
+        if (price === document.activeElement) price.select();
         filled = true;
       }
     });

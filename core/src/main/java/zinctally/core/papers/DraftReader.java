@@ -82,35 +82,34 @@ public final class DraftReader {
           Fault.at(
               row, "quantity", "The quantity must be above zero; what comes back is a return."));
     }
+    if (item == null && account.isEmpty()) return null;
     BigDecimal price = price(in, row);
     BigDecimal discount = buying ? BigDecimal.ZERO : discount(in, row);
     TaxRate rate = rate(in, row);
-    if (item != null || account.isPresent()) {
-      String name = item != null ? item.name() : account.get().label();
-      Long shown = null;
-      if (quantity != null && price != null && discount != null)
-        shown = safeAmount(in, row, quantity, price, discount);
-      in.rows.put(
+    String name = item != null ? item.name() : account.get().label();
+    Long shown = null;
+    if (quantity != null && price != null && discount != null)
+      shown = safeAmount(in, row, quantity, price, discount);
+    in.rows.put(
+        row,
+        new Reading.RowFacts(
+            item == null ? 0 : item.id(),
+            name,
+            quantity == null ? units.base().sign() : quantity.unit().sign(),
+            shown));
+    if (in.faults.size() == faultsBefore && shown != null) {
+      long tax = rate == null ? 0 : taxIncluded ? rate.within(shown) : rate.onNet(shown);
+      return new TradeLine(
           row,
-          new Reading.RowFacts(
-              item == null ? 0 : item.id(),
-              name,
-              quantity == null ? units.base().sign() : quantity.unit().sign(),
-              shown));
-      if (in.faults.size() == faultsBefore && shown != null) {
-        long tax = rate == null ? 0 : taxIncluded ? rate.within(shown) : rate.onNet(shown);
-        return new TradeLine(
-            row,
-            item,
-            account.orElse(null),
-            in.draft.cell(row, "wording"),
-            quantity.quantity(),
-            quantity.unit().sign(),
-            price,
-            taxIncluded ? shown - tax : shown,
-            tax,
-            rate);
-      }
+          item,
+          account.orElse(null),
+          in.draft.cell(row, "wording"),
+          quantity.quantity(),
+          quantity.unit().sign(),
+          price,
+          taxIncluded ? shown - tax : shown,
+          tax,
+          rate);
     }
     return null;
   }

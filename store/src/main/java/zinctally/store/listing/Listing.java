@@ -10,7 +10,8 @@ import java.util.Map;
  * @param from what follows {@code from}, with where if any
  * @param params named parameters of {@code from}
  * @param id a unique expression that breaks ties
- * @param sort key of the column it is sorted by at first; with a leading minus, descending
+ * @param sort key of the column it is sorted by at first, one that is never null; with a leading
+ *     minus, descending
  */
 public record Listing(
     String name,

@@ -55,7 +55,11 @@ public class ListingStore {
       down = listing.sort().startsWith("-");
       by = listing.column(down ? listing.sort().substring(1) : listing.sort());
     }
-    String key = "coalesce(" + by.sql() + ", " + (by.type().figure() ? "0" : "''") + ")";
+    // the column of the first sort is never null, so that its index gives the order
+    String key =
+        sort.equals(listing.sort())
+            ? by.sql()
+            : "coalesce(" + by.sql() + ", " + (by.type().figure() ? "0" : "''") + ")";
     Map<String, Object> params = new HashMap<>(listing.params());
     List<String> conditions = new ArrayList<>();
     int n = 0;
@@ -74,6 +78,7 @@ public class ListingStore {
     if (cut >= 0) {
       params.put("afterKey", ask.after().substring(0, cut));
       params.put("afterId", ask.after().substring(cut + 1));
+      conditions.add(key + (down ? " <= " : " >= ") + ":afterKey");
       conditions.add(
           "(" + key + ", " + listing.id() + ") " + (down ? "<" : ">") + " (:afterKey, :afterId)");
     }

@@ -168,7 +168,7 @@ public final class Listings {
             new Column("debit", "Debit", "if(l.amount > 0, l.amount, null)", MONEY, NUMBER_LINK),
             new Column(
                 "credit", "Credit", "if(l.amount < 0, -l.amount, null)", MONEY, NUMBER_LINK)),
-        "concat(lpad(l.journal_id, 12, '0'), '.', lpad(l.line, 6, '0'))",
+        "l.id",
         "-date",
         "Nothing has been booked on this account.");
   }
@@ -197,7 +197,7 @@ public final class Listings {
             new Column("debit", "Debit", "if(l.amount > 0, l.amount, null)", MONEY, NUMBER_LINK),
             new Column("credit", "Credit", "if(l.amount < 0, -l.amount, null)", MONEY, NUMBER_LINK),
             new Column("memo", "Note", "l.memo", TEXT)),
-        "concat(lpad(l.journal_id, 12, '0'), '.', lpad(l.line, 6, '0'))",
+        "l.id",
         "-date",
         "Nothing has been posted.");
   }

@@ -168,7 +168,10 @@ class PaperWriter {
       }
     }
     jdbc.batchUpdate("insert into journal values (?, ?, ?, ?)", heads);
-    jdbc.batchUpdate("insert into journal_line values (?, ?, ?, ?, ?, ?, ?, ?)", lines);
+    jdbc.batchUpdate(
+        "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
+        lines);
     jdbc.batchUpdate(
         "insert into account_month values (?, ?, ?, ?) on duplicate key update"
             + " debit = debit + values(debit), credit = credit + values(credit)",

@@ -41,8 +41,8 @@ public class ListingPage {
     this.books = books;
   }
 
-  /** One cell as it is shown. */
-  public record Cell(String text, String href, boolean figure, boolean quiet) {}
+  /** One cell as it is shown; a whole one, such as a date or a number, never wraps. */
+  public record Cell(String text, String href, boolean figure, boolean quiet, boolean whole) {}
 
   /**
    * A heading, where clicking it leads, and how it is sorted now: none, ascending or descending.
@@ -137,20 +137,24 @@ public class ListingPage {
   private Cell cell(Listing.Column column, Map<String, Object> row) {
     Object value = row.get(column.key());
     String href = column.link().isEmpty() || value == null ? null : link(column.link(), row);
-    if (value == null) return new Cell("", null, column.type().figure(), true);
+    if (value == null) return new Cell("", null, column.type().figure(), true, false);
     return switch (column.type()) {
       case MONEY -> {
         long minor = ((Number) value).longValue();
-        yield new Cell(say.money(minor), href, true, minor == 0);
+        yield new Cell(say.money(minor), href, true, minor == 0, true);
       }
       case QUANTITY -> {
         long micros = ((Number) value).longValue();
-        yield new Cell(say.quantity(micros), href, true, micros == 0);
+        yield new Cell(say.quantity(micros), href, true, micros == 0, true);
       }
-      case PERCENT -> new Cell(say.percent((BigDecimal) value), href, true, false);
-      case NUMBER -> new Cell(String.valueOf(value), href, true, false);
-      case TIME -> new Cell(say.moment((LocalDateTime) value), href, false, false);
-      default -> new Cell(String.valueOf(value), href, false, false);
+      case PERCENT -> new Cell(say.percent((BigDecimal) value), href, true, false, true);
+      case NUMBER -> new Cell(String.valueOf(value), href, true, false, true);
+      case TIME -> new Cell(say.moment((LocalDateTime) value), href, false, false, true);
+      default -> {
+        boolean whole =
+            column.type() == Listing.Type.DATE || List.of("number", "code").contains(column.key());
+        yield new Cell(String.valueOf(value), href, false, false, whole);
+      }
     };
   }
 

@@ -87,13 +87,7 @@ class SuggestController {
           setup.taxRates().stream()
               .filter(SetupStore.Row::active)
               .map(
-                  t ->
-                      new Offer(
-                          t.code(),
-                          t.name(),
-                          say.percent(t.percent().stripTrailingZeros()),
-                          "",
-                          ""))
+                  t -> new Offer(t.code(), t.name(), say.percent(t.percent().stripTrailingZeros())))
               .toList();
       case "side" -> List.of(Offer.of("bill"), Offer.of("invoice"));
       default -> throw new NotThere("suggestions for " + source);

@@ -7,6 +7,8 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
@@ -25,7 +27,18 @@ public class Say {
     this.books = books;
   }
 
+  /** Looked up once for each request, not once for each figure. */
   private Coin coin() {
+    RequestAttributes request = RequestContextHolder.getRequestAttributes();
+    if (request == null) return lookedUp();
+    Object kept = request.getAttribute("coin", RequestAttributes.SCOPE_REQUEST);
+    if (kept instanceof Coin coin) return coin;
+    Coin coin = lookedUp();
+    request.setAttribute("coin", coin, RequestAttributes.SCOPE_REQUEST);
+    return coin;
+  }
+
+  private Coin lookedUp() {
     return books.find().map(Book::coin).orElse(Coin.of("EUR"));
   }
 

@@ -1,0 +1,48 @@
+package zinctally.web;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+
+/** Takes the pictures in docs/screenshots from the demo book; run by {@code ./zinc-tally shots}. */
+@EnabledIfSystemProperty(named = "zinc.shots", matches = ".+")
+class Shots {
+  @Test
+  void every_main_view_has_its_picture() {
+    Path folder = Path.of(System.getProperty("zinc.shots"));
+    try (Desk desk = new Desk("demo")) {
+      Page page = desk.signedIn("owner");
+      Map<String, String> views = new LinkedHashMap<>();
+      views.put("day", "/");
+      views.put("goods", "/goods");
+      views.put("item", "/goods/item/1");
+      views.put("bill", "/drafts/" + id(desk, "select max(id) from draft where paper_id is null"));
+      views.put("bills", "/buy");
+      views.put("invoices", "/sell");
+      views.put(
+          "invoice",
+          "/papers/"
+              + id(
+                  desk, "select max(id) from paper where kind = 'INVOICE' and number like '%242'"));
+      views.put("tie-out", "/prove?date=2026-11-20");
+      views.put("trial-balance", "/prove/accounts?date=2026-11-20");
+      views.put("valuation", "/ask?date=2026-11-20");
+      views.put("opening", "/opening");
+      views.put("groups", "/setup/groups");
+      views.forEach(
+          (name, path) -> {
+            page.navigate(desk.address + path);
+            page.evaluate("document.activeElement.blur(); document.fonts.ready");
+            page.waitForTimeout(300);
+            page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+          });
+    }
+  }
+
+  private static long id(Desk desk, String query) {
+    return desk.sql().sql(query).query(Long.class).single();
+  }
+}
