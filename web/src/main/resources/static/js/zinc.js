@@ -27,7 +27,10 @@
     if (e.target.dataset.sent) return e.preventDefault();
     e.target.dataset.sent = "1";
     const busy = $("[data-busy]", e.target);
-    if (busy && e.submitter && e.submitter.matches("[data-post]")) busy.textContent = busy.dataset.busy;
+    if (busy && e.submitter && e.submitter.matches("[data-post]")) {
+      busy.textContent = busy.dataset.busy;
+      all("[data-progress]", e.target).forEach((p) => { p.hidden = false; });
+    }
     setTimeout(() => delete e.target.dataset.sent, 4000);
   });
   addEventListener("pageshow", () => all("form[data-sent]").forEach((f) => delete f.dataset.sent));

@@ -104,10 +104,12 @@ public class ChartOfAccounts {
    * Takes a chart from a table with the headings code, name, kind and, if wished, role: accounts
    * with a known code are renamed, others made. All of it, or nothing.
    *
+   * @param replace whether accounts that are not in the table go, where nothing uses them and the
+   *     book can do without
    * @return how many accounts the chart has then
    */
   @Transactional(rollbackFor = Wrong.class)
-  public int take(Sheet sheet) throws Wrong {
+  public int take(Sheet sheet, boolean replace) throws Wrong {
     List<String> heads =
         sheet.headings().stream().map(h -> h.strip().toLowerCase(Locale.ROOT)).toList();
     int code = heads.indexOf("code");
@@ -147,6 +149,13 @@ public class ChartOfAccounts {
           "Nothing was taken. "
               + String.join(" ", wrong.subList(0, Math.min(10, wrong.size())))
               + (wrong.size() > 10 ? " And " + (wrong.size() - 10) + " more." : ""));
+    if (replace)
+      for (Account account : accounts.all()) {
+        boolean needed = account.role() != Role.NONE && onlyOne(accounts.all(), account);
+        if (!needed
+            && !seen.contains(account.code().toLowerCase(Locale.ROOT))
+            && !accounts.used(account.id())) accounts.remove(account.id());
+      }
     return accounts.all().size();
   }
 

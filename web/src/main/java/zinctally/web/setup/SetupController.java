@@ -139,11 +139,14 @@ class SetupController {
   }
 
   @PostMapping("/setup/accounts/file")
-  String replaceChart(@RequestParam MultipartFile file, RedirectAttributes after)
+  String replaceChart(
+      @RequestParam MultipartFile file,
+      @RequestParam(defaultValue = "false") boolean replace,
+      RedirectAttributes after)
       throws IOException {
     try {
       Sheet sheet = SheetReader.file(String.valueOf(file.getOriginalFilename()), file.getBytes());
-      after.addFlashAttribute("told", chart.take(sheet) + " accounts are in the chart.");
+      after.addFlashAttribute("told", chart.take(sheet, replace) + " accounts are in the chart.");
     } catch (SheetReader.Unreadable | ChartOfAccounts.Wrong refused) {
       return wrong(after, "/accounts", refused.getMessage());
     }
