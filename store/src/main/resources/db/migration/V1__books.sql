@@ -167,6 +167,7 @@ create table paper_line (
   quantity bigint null,
   unit varchar(12) not null default '',
   price decimal(24,6) null,
+  discount decimal(7,4) not null default 0 comment 'percent off the price',
   net bigint not null,
   tax bigint not null default 0,
   tax_rate_id bigint null references tax_rate (id),

@@ -107,6 +107,7 @@ public final class DraftReader {
           quantity.quantity(),
           quantity.unit().sign(),
           price,
+          discount,
           taxIncluded ? shown - tax : shown,
           tax,
           rate);

@@ -14,6 +14,7 @@ import zinctally.core.number.Quantity;
  * @param quantity base units
  * @param unit the unit its price is for
  * @param price for one of that unit, as typed
+ * @param discount percent off that price
  * @param net minor units without tax
  * @param tax minor units
  * @param rate null for none
@@ -26,6 +27,7 @@ public record TradeLine(
     Quantity quantity,
     String unit,
     BigDecimal price,
+    BigDecimal discount,
     long net,
     long tax,
     TaxRate rate) {

@@ -81,6 +81,7 @@ public class PaperStore {
                   item ? ItemRows.units(row).say(quantity) : quantity.toString(),
                   row.getString("unit"),
                   row.getBigDecimal("price"),
+                  row.getBigDecimal("discount"),
                   row.getLong("net"),
                   row.getLong("tax"),
                   row.getString("tax_code"),

@@ -39,6 +39,7 @@ public record PostedPaper(
       String quantity,
       String unit,
       BigDecimal price,
+      BigDecimal discount,
       long net,
       long tax,
       String taxCode,

@@ -253,6 +253,7 @@ public class Posting {
               l.quantity().micros(),
               l.unit(),
               l.price(),
+              l.discount(),
               l.net(),
               l.tax(),
               l.rate() == null ? null : l.rate().id()
@@ -271,6 +272,7 @@ public class Posting {
               l.quantity().micros(),
               l.unit(),
               null,
+              java.math.BigDecimal.ZERO,
               l.value(),
               0L,
               null
@@ -289,6 +291,7 @@ public class Posting {
               l.quantity().micros(),
               l.item().units().base().sign(),
               null,
+              java.math.BigDecimal.ZERO,
               l.value(),
               0L,
               null
@@ -296,8 +299,8 @@ public class Posting {
     }
     jdbc.batchUpdate(
         "insert into paper_line (paper_id, version, line, item_id, account_id, place_id, wording,"
-            + " quantity, unit, price, net, tax, tax_rate_id)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+            + " quantity, unit, price, discount, net, tax, tax_rate_id)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         rows);
   }
 
