@@ -1,0 +1,158 @@
+package zinctally.store.moves;
+
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.PrintStream;
+import java.io.Writer;
+import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import zinctally.core.cost.EventKind;
+import zinctally.core.cost.Method;
+import zinctally.core.moves.Costing;
+import zinctally.core.moves.Move;
+import zinctally.core.number.Quantity;
+
+/**
+ * {@code cost MOVES.csv [--method fifo|average|lifo] [--digits 2] [--summary]}: costs of a movement
+ * file, without application or database, so that anyone can check them.
+ */
+public final class CostCommand {
+  private CostCommand() {}
+
+  public static void main(String[] args) throws IOException {
+    System.exit(run(args, System.out, System.err));
+  }
+
+  /**
+   * @return 0 when done, 2 when the file or the call is wrong; then nothing is written to {@code
+   *     out}
+   * @throws IOException when {@code out} cannot be written
+   */
+  static int run(String[] args, PrintStream out, PrintStream err) throws IOException {
+    String file = null;
+    Method method = Method.FIFO;
+    int digits = 2;
+    boolean summary = false;
+    for (int i = 0; i < args.length; i++) {
+      boolean more = i + 1 < args.length;
+      if (args[i].equals("--summary")) summary = true;
+      else if (args[i].equals("--method") && more && method(args[i + 1]) != null)
+        method = method(args[++i]);
+      else if (args[i].equals("--digits") && more && args[i + 1].matches("[0-6]"))
+        digits = Integer.parseInt(args[++i]);
+      else if (file == null && !args[i].startsWith("--")) file = args[i];
+      else return usage(err);
+    }
+    if (file == null) return usage(err);
+    Path path = Path.of(file);
+    if (!Files.isRegularFile(path)) {
+      err.println(file + ": there is no such file");
+      return 2;
+    }
+    MoveFile read;
+    try (var text = Files.newBufferedReader(path, StandardCharsets.UTF_8)) {
+      read = new MoveFile(path.getFileName().toString(), text, method, digits);
+    } catch (IOException broken) {
+      err.println(file + ": not readable as UTF-8 text");
+      return 2;
+    }
+    String name = path.getFileName().toString();
+    if (!read.faults.isEmpty()) {
+      read.faults.forEach(err::println);
+      return 2;
+    }
+    Costing costing = new Costing(read.moves, read.methods);
+    if (!costing.faults().isEmpty()) {
+      costing
+          .faults()
+          .forEach(
+              (row, says) -> err.println(name + ":" + read.moves.get(row).line() + ": " + says));
+      return 2;
+    }
+    Writer writer =
+        new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8), 1 << 16);
+    CSVPrinter csv = new CSVPrinter(writer, CSVFormat.RFC4180);
+    if (summary) summary(read, costing, csv, digits);
+    else rows(read, costing, csv, digits);
+    csv.flush();
+    int places = digits;
+    costing
+        .uncovered()
+        .forEach(
+            (row, open) ->
+                err.println(
+                    name
+                        + ":"
+                        + read.moves.get(row).line()
+                        + ": warning: "
+                        + new Quantity(open.quantity())
+                        + " of this out is not covered and stands at a provisional cost of "
+                        + money(open.value(), places)));
+    return 0;
+  }
+
+  private static int usage(PrintStream err) {
+    err.println("usage: cost MOVES.csv [--method fifo|average|lifo] [--digits 2] [--summary]");
+    return 2;
+  }
+
+  static Method method(String typed) {
+    return switch (typed.toLowerCase(Locale.ROOT)) {
+      case "fifo" -> Method.FIFO;
+      case "average" -> Method.AVERAGE;
+      case "lifo" -> Method.LIFO;
+      default -> null;
+    };
+  }
+
+  private static String money(long minor, int digits) {
+    return BigDecimal.valueOf(minor, digits).toPlainString();
+  }
+
+  private static void rows(MoveFile file, Costing costing, CSVPrinter csv, int digits)
+      throws IOException {
+    csv.printRecord("date", "item", "event", "ref", "quantity", "value", "on_hand", "worth");
+    for (int row = 0; row < file.moves.size(); row++) {
+      Move move = file.moves.get(row);
+      boolean counts = move.kind() != EventKind.CHARGE && move.kind() != EventKind.REVALUE;
+      csv.printRecord(
+          move.date(),
+          file.items.get(move.item()),
+          move.kind().name().toLowerCase(Locale.ROOT),
+          move.ref(),
+          counts ? new Quantity(costing.quantity(row)) : "",
+          money(costing.value(row), digits),
+          new Quantity(costing.onHand(row)),
+          money(costing.worth(row), digits));
+    }
+  }
+
+  private static void summary(MoveFile file, Costing costing, CSVPrinter csv, int digits)
+      throws IOException {
+    int items = file.items.size();
+    long[] onHand = new long[items];
+    long[] worth = new long[items];
+    long[] out = new long[items];
+    for (int row = 0; row < file.moves.size(); row++) {
+      Move move = file.moves.get(row);
+      onHand[move.item()] += costing.quantity(row);
+      worth[move.item()] += costing.value(row);
+      if (move.kind() == EventKind.OUT || move.kind() == EventKind.BACK)
+        out[move.item()] -= costing.value(row);
+    }
+    csv.printRecord("item", "method", "on_hand", "worth", "cost_out");
+    for (int item = 0; item < items; item++)
+      csv.printRecord(
+          file.items.get(item),
+          file.methods.get(item).name().toLowerCase(Locale.ROOT),
+          new Quantity(onHand[item]),
+          money(worth[item], digits),
+          money(out[item], digits));
+  }
+}

@@ -1,0 +1,118 @@
+package zinctally.store.moves;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class CostCommandTest {
+  private static final String HEAD = "date,item,event,quantity,value,ref,target\n";
+
+  /** Principles of Accounting, Volume 1 (OpenStax), perpetual costing example, from memory. */
+  private static final String TEXTBOOK =
+      HEAD
+          + "2026-01-01,T,in,150,3150.00,A,\n2026-01-02,T,out,120,,S1,\n2026-01-03,T,in,225,6075.00,B,\n"
+          + "2026-01-04,T,out,180,,S2,\n2026-01-05,T,in,210,6930.00,C,\n";
+
+  @TempDir Path folder;
+  private final ByteArrayOutputStream out = new ByteArrayOutputStream();
+  private final ByteArrayOutputStream err = new ByteArrayOutputStream();
+
+  private int cost(String moves, String... options) throws Exception {
+    Path file = folder.resolve("MOVES.csv");
+    Files.writeString(file, moves);
+    String[] args = new String[options.length + 1];
+    args[0] = file.toString();
+    System.arraycopy(options, 0, args, 1, options.length);
+    return CostCommand.run(args, new PrintStream(out, true), new PrintStream(err, true));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"fifo,8955.00,7200.00", "average,8902.06,7252.94", "lifo,8775.00,7380.00"})
+  void the_textbook_example_comes_out_under_three_methods(String method, String worth, String cost)
+      throws Exception {
+    assertThat(cost(TEXTBOOK, "--summary", "--method", method)).isZero();
+    assertThat(out.toString())
+        .isEqualTo(
+            "item,method,on_hand,worth,cost_out\r\nT,"
+                + method
+                + ",285,"
+                + worth
+                + ","
+                + cost
+                + "\r\n");
+  }
+
+  @Test
+  void rows_come_in_input_order_with_totals_in_event_order_and_charges_at_their_arrival()
+      throws Exception {
+    String moves =
+        HEAD
+            + "2026-03-09,BBX,charge,,65.20,F,R118\n"
+            + "2026-03-03,BBX,in,40,716.00,R118,\n"
+            + "2026-03-06,BBX,out,14,,D306,\n"
+            + "2026-03-07,BBX,back,4,,,D306\n";
+    assertThat(cost(moves)).isZero();
+    // worked by hand: 781.20 for 40 is 19.53 each; 14 leave at 273.42; 4 of them come back at 78.12
+    assertThat(out.toString().lines())
+        .containsExactly(
+            "date,item,event,ref,quantity,value,on_hand,worth",
+            "2026-03-09,BBX,charge,F,,65.20,30,585.90",
+            "2026-03-03,BBX,in,R118,40,716.00,40,781.20",
+            "2026-03-06,BBX,out,D306,-14,-273.42,26,507.78",
+            "2026-03-07,BBX,back,,4,78.12,30,585.90");
+  }
+
+  @Test
+  void every_fault_is_one_line_and_nothing_is_printed() throws Exception {
+    String moves =
+        HEAD
+            + "2026-01-01,T,in,\"2,5\",10.00,A,\n2026-01-32,T,in,1,1.234,B,\n2026-01-02,T,out,1,5,,\n"
+            + "2026-01-02,T,jump,1,,,\n2026-01-02,T,back,1,,,A\n2026-01-02,T,charge,,1,,ZZ\n2026-01-02,T,in,1,1,A,\n";
+    assertThat(cost(moves)).isEqualTo(2);
+    assertThat(out.size()).isZero();
+    assertThat(err.toString().lines())
+        .contains(
+            "MOVES.csv:2: quantity \"2,5\" is not a decimal number",
+            "MOVES.csv:3: date \"2026-01-32\" is not a date such as 2026-03-09",
+            "MOVES.csv:3: value \"1.234\" has more than 2 digits after the point",
+            "MOVES.csv:4: value \"5\" is given; out has none",
+            "MOVES.csv:5: event \"jump\" is not one of in, out, back, charge, revalue",
+            "MOVES.csv:6: target \"A\" is not an out",
+            "MOVES.csv:7: target \"ZZ\" is no ref in this file",
+            "MOVES.csv:8: ref \"A\" stands already on line 2");
+  }
+
+  @Test
+  void what_the_pool_refuses_names_its_line() throws Exception {
+    assertThat(
+            cost(
+                HEAD
+                    + "2026-01-01,T,in,1,5.00,A,\n2026-01-02,T,out,1,,B,\n2026-01-03,T,back,2,,,B\n"))
+        .isEqualTo(2);
+    assertThat(err.toString().strip())
+        .isEqualTo("MOVES.csv:4: more comes back than is left of that out");
+  }
+
+  @Test
+  void an_out_that_stays_uncovered_is_a_warning() throws Exception {
+    assertThat(cost(HEAD + "2026-01-01,T,in,2,4.00,,\n2026-01-02,T,out,5,,,\n")).isZero();
+    assertThat(out.toString()).contains("2026-01-02,T,out,,-5,-10.00,-3,-6.00");
+    assertThat(err.toString()).contains("MOVES.csv:3: warning: 3 of this out is not covered");
+  }
+
+  @Test
+  void columns_may_stand_in_any_order_and_items_have_methods_of_their_own() throws Exception {
+    String moves =
+        "method,value,quantity,item,event,date,target,ref\n"
+            + "average,10,10,A,in,2026-01-01,,\naverage,30,10,A,in,2026-01-02,,\naverage,,5,A,out,2026-01-03,,\n";
+    assertThat(cost(moves, "--summary", "--digits", "0")).isZero();
+    assertThat(out.toString()).contains("A,average,15,30,10");
+  }
+}
