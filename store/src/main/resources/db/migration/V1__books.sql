@@ -234,6 +234,7 @@ create table cost_entry (
   posting_date date not null,
   quantity bigint not null,
   value bigint not null,
+  account_id bigint not null comment 'the stock account it is booked on',
   cause_id bigint not null comment 'the paper whose posting wrote it',
   journal_id bigint not null,
   index entry_by_item (item_id, posting_date, id),

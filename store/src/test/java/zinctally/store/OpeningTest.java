@@ -17,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
+import zinctally.core.papers.PaperKind;
 import zinctally.core.proof.Proof;
 import zinctally.store.ledger.ChartOfAccounts;
 import zinctally.store.opening.OpeningStore;
@@ -169,6 +170,23 @@ class OpeningTest {
     assertThat(SheetReader.file("a.csv", latin).rows().get(0).get(1)).isEqualTo("Löffel");
     byte[] wide = "\uFEFFCode,Name\nK-1,Löffel\n".getBytes(StandardCharsets.UTF_16LE);
     assertThat(SheetReader.file("a.csv", wide).rows().get(0).get(1)).isEqualTo("Löffel");
+  }
+
+  @Test
+  void balances_come_from_a_trial_balance_and_control_accounts_are_refused_with_the_right_place()
+      throws Exception {
+    Draft draft =
+        SheetReader.text("Account,Balance\n1000,100.00\n3000,-60.00\n1400,-40\n6000,0.00\n")
+            .asOpeningBalances();
+    assertThat(draft.kind()).isEqualTo(PaperKind.OPENING_BALANCES);
+    assertThat(draft.rows()).hasSize(3);
+    assertThat(draft.cell(1, "credit")).isEqualTo("60.00");
+    assertThat(book.get(Posting.class).prove(draft).faults())
+        .extracting(Fault::says)
+        .containsExactly(
+            "1400 Stock on hand is a control account; it builds up from the items: enter Opening stock.");
+    assertThatThrownBy(() -> SheetReader.text("Name,Sum\na,1\n").asOpeningBalances())
+        .hasMessageContaining("headings account, and debit and credit");
   }
 
   @Test

@@ -203,6 +203,36 @@ class DemoBookTest {
   }
 
   @Test
+  void a_session_that_ends_in_mid_typing_loses_nothing() {
+    Page one = desk.signedIn("owner");
+    one.keyboard().press("n");
+    one.keyboard().press("b");
+    one.waitForURL("**/drafts/*");
+    desk.sql().sql("delete from SPRING_SESSION where PRINCIPAL_NAME = 'owner'").update();
+    one.fill("#their_number", "KEPT-1");
+    one.waitForCondition(() -> one.textContent("#kept").contains("you are signed out"));
+    Page two = one.context().newPage();
+    two.navigate(desk.address + "/sign-in");
+    two.fill("#username", "owner");
+    two.fill("#password", "wickmere");
+    two.keyboard().press("Enter");
+    two.waitForSelector("nav.index");
+    one.waitForTimeout(2100);
+    one.fill("#their_number", "KEPT-2");
+    one.waitForCondition(() -> one.textContent("#kept").startsWith("draft, kept"));
+    one.reload();
+    assertThat(one.inputValue("#their_number")).isEqualTo("KEPT-2");
+  }
+
+  @Test
+  void a_date_that_is_none_gets_a_sentence_and_today_s_figures() {
+    page.navigate(desk.address + "/prove?date=yesterday");
+    assertThat(page.textContent("main"))
+        .contains("\"yesterday\" is not a date")
+        .contains("in step");
+  }
+
+  @Test
   void a_reader_reads_and_writes_nothing() {
     Page reader = desk.signedIn("reader");
     String token = (String) reader.evaluate("document.body.dataset.csrf");

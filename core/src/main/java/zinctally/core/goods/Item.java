@@ -9,6 +9,7 @@ import zinctally.core.units.Units;
  * @param stockAccount account that carries its worth
  * @param salesAccount account its sales go to
  * @param costAccount account the cost of its sales goes to
+ * @param saleWording what sale papers call it; empty for its name
  */
 public record Item(
     long id,
@@ -20,6 +21,8 @@ public record Item(
     long stockAccount,
     long salesAccount,
     long costAccount,
+    String saleWording,
+    String purchaseWording,
     boolean active) {
   public boolean stocked() {
     return kind == ItemKind.STOCKED;

@@ -3,8 +3,10 @@ package zinctally.core.opening;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 
@@ -42,5 +44,52 @@ public record Sheet(List<String> headings, List<List<String>> rows) {
     fields.put("headings", String.join("\t", headings));
     fields.put("place", place);
     return new Draft(PaperKind.OPENING_STOCK, fields, cells);
+  }
+
+  /**
+   * As a draft of opening balances: a column for the account's code, and debit and credit, or one
+   * balance in which debits are above zero. Zero balances are left out.
+   *
+   * @throws IllegalArgumentException with a sentence when those headings are not there
+   */
+  public Draft asOpeningBalances() {
+    int account = heading("account", "code", "account code", "number");
+    int debit = heading("debit", "dr");
+    int credit = heading("credit", "cr");
+    int balance = heading("balance", "amount");
+    if (account < 0 || (balance < 0 && (debit < 0 || credit < 0)))
+      throw new IllegalArgumentException(
+          "The first row must hold the headings account, and debit and credit, or balance.");
+    List<Map<String, String>> lines = new ArrayList<>();
+    for (List<String> row : rows) {
+      Map<String, String> line = new HashMap<>();
+      line.put("account", cell(row, account));
+      String single = cell(row, balance);
+      if (single.isEmpty()) {
+        line.put("debit", unlessZero(cell(row, debit)));
+        line.put("credit", unlessZero(cell(row, credit)));
+      } else {
+        boolean below = single.startsWith("-") || single.startsWith(Figures.MINUS);
+        line.put(below ? "credit" : "debit", unlessZero(below ? single.substring(1) : single));
+      }
+      boolean nothing =
+          line.getOrDefault("debit", "").isEmpty() && line.getOrDefault("credit", "").isEmpty();
+      if (!nothing) lines.add(line);
+    }
+    return new Draft(PaperKind.OPENING_BALANCES, Map.of(), lines);
+  }
+
+  private int heading(String... words) {
+    for (int i = 0; i < headings.size(); i++)
+      if (List.of(words).contains(headings.get(i).strip().toLowerCase(Locale.ROOT))) return i;
+    return -1;
+  }
+
+  private static String cell(List<String> row, int at) {
+    return at < 0 || at >= row.size() ? "" : row.get(at).strip();
+  }
+
+  private static String unlessZero(String amount) {
+    return Figures.read(amount).filter(a -> a.signum() == 0).isPresent() ? "" : amount;
   }
 }

@@ -103,7 +103,7 @@ public final class DraftReader {
           row,
           item,
           account.orElse(null),
-          in.draft.cell(row, "wording"),
+          item == null ? "" : buying ? item.purchaseWording() : item.saleWording(),
           quantity.quantity(),
           quantity.unit().sign(),
           price,

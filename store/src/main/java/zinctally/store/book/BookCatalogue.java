@@ -126,6 +126,8 @@ public final class BookCatalogue implements Catalogue {
         groups.stockAccount(in.id()),
         groups.salesAccount(in.id()),
         groups.costAccount(in.id()),
+        "",
+        "",
         true);
   }
 

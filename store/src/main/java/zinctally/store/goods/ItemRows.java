@@ -15,7 +15,8 @@ public final class ItemRows {
   public static final String SELECT =
       """
       select i.id, i.code, i.name, i.kind, i.group_id, i.method, i.base_unit, i.pack_name,
-        i.pack_size, i.stock_account, i.sales_account, i.cost_account, i.active
+        i.pack_size, i.stock_account, i.sales_account, i.cost_account, i.sale_wording,
+        i.purchase_wording, i.active
       from item i
       """;
 
@@ -37,6 +38,8 @@ public final class ItemRows {
         stock == 0 ? groups.stockAccount(group) : stock,
         sales == 0 ? groups.salesAccount(group) : sales,
         cost == 0 ? groups.costAccount(group) : cost,
+        row.getString("sale_wording"),
+        row.getString("purchase_wording"),
         row.getBoolean("active"));
   }
 

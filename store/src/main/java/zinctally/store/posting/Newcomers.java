@@ -136,6 +136,8 @@ class Newcomers {
         item.stockAccount(),
         item.salesAccount(),
         item.costAccount(),
+        item.saleWording(),
+        item.purchaseWording(),
         true);
   }
 }

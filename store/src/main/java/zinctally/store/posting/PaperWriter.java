@@ -39,8 +39,8 @@ class PaperWriter {
     events(worked.fresh(), paper);
     Proof.Work work = worked.work();
     jdbc.batchUpdate(
-        "insert into cost_entry (item_id, event_id, posting_date, quantity, value, cause_id, journal_id)"
-            + " values (?, ?, ?, ?, ?, ?, ?)",
+        "insert into cost_entry (item_id, event_id, posting_date, quantity, value, account_id, cause_id, journal_id)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
         work.entries().stream()
             .map(
                 e ->
@@ -50,6 +50,7 @@ class PaperWriter {
                       e.postingDate(),
                       e.quantity(),
                       e.value(),
+                      items.get(e.item()).stockAccount(),
                       paper,
                       journals.getOrDefault(e.postingDate(), 0L)
                     })

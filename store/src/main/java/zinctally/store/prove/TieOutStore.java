@@ -70,6 +70,38 @@ public class TieOutStore {
         .list();
   }
 
+  /** One stock account. */
+  public record AccountLine(long account, String label, long book, long ledger) {}
+
+  /** Every stock account with worth or balance at the end of {@code date}. */
+  public List<AccountLine> byAccount(LocalDate date) {
+    return sql.sql(
+            """
+            select a.id, concat(a.code, ' ', a.name) as label, sum(t.book) as book,
+              sum(t.ledger) as ledger
+            from (
+              select account_id, value as book, 0 as ledger from stock_month where month < :month
+              union all
+              select account_id, value, 0 from cost_entry where posting_date between :month and :date
+              union all
+              select account_id, 0, debit - credit from account_month where month < :month
+              union all
+              select account_id, 0, amount from journal_line where date between :month and :date) t
+            join account a on a.id = t.account_id where a.role = 'STOCK'
+            group by a.id order by a.code
+            """)
+        .param("month", date.withDayOfMonth(1))
+        .param("date", date)
+        .query(
+            (row, n) ->
+                new AccountLine(
+                    row.getLong("id"),
+                    row.getString("label"),
+                    row.getLong("book"),
+                    row.getLong("ledger")))
+        .list();
+  }
+
   /** A journal by hand on a control account. */
   public record ByHand(
       long paper,

@@ -4,13 +4,13 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
-import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.store.listing.Listings;
 import zinctally.web.listing.AreaPage;
+import zinctally.web.shell.AtDate;
 
 /** Ready answers. */
 @Controller
@@ -33,11 +33,11 @@ class AskController {
 
   @GetMapping("/ask")
   String valuation(
-      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate date,
+      @RequestParam(defaultValue = "") String date,
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    LocalDate at = date == null ? LocalDate.now(clock) : date;
+    LocalDate at = AtDate.read(date, clock, model);
     model.addAttribute("date", at);
     return page.show(TABS, Listings.valuation(at), model, request, response);
   }

@@ -130,6 +130,32 @@ class OpeningController {
     }
   }
 
+  /** Opening balances from a file or paste become a draft, to be looked over like any other. */
+  @PostMapping("/opening/balances")
+  String balances(
+      @RequestParam(required = false) MultipartFile file,
+      @RequestParam(defaultValue = "") String rows,
+      Principal who,
+      RedirectAttributes after)
+      throws IOException {
+    try {
+      boolean chosen =
+          file != null
+              && file.getOriginalFilename() != null
+              && !file.getOriginalFilename().isEmpty();
+      Sheet sheet =
+          chosen
+              ? SheetReader.file(file.getOriginalFilename(), file.getBytes())
+              : SheetReader.text(rows);
+      return "redirect:/drafts/" + drafts.begin(sheet.asOpeningBalances(), who.getName());
+    } catch (SheetReader.Unreadable unreadable) {
+      after.addFlashAttribute("wrong", unreadable.getMessage());
+    } catch (IllegalArgumentException headings) {
+      after.addFlashAttribute("wrong", headings.getMessage());
+    }
+    return "redirect:/opening";
+  }
+
   private static Sheet emptyGrid() {
     List<String> headings =
         List.of(

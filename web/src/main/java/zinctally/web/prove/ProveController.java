@@ -7,7 +7,6 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,6 +20,7 @@ import zinctally.store.listing.Listings;
 import zinctally.store.prove.TieOutStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.picture.LinePicture;
+import zinctally.web.shell.AtDate;
 import zinctally.web.shell.NotThere;
 
 /** Stock book against ledger, and the ledger itself. */
@@ -55,10 +55,10 @@ class ProveController {
 
   @GetMapping("/prove")
   String tieOut(
-      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate date,
+      @RequestParam(defaultValue = "") String date,
       @RequestParam(required = false) Long group,
       Model model) {
-    LocalDate at = date == null ? LocalDate.now(clock) : date;
+    LocalDate at = AtDate.read(date, clock, model);
     List<TieOutStore.ItemLine> items = tieOut.byItem(at);
     Map<Long, GroupLine> groups = new LinkedHashMap<>();
     for (TieOutStore.ItemLine item : items) {
@@ -83,7 +83,7 @@ class ProveController {
     model.addAttribute("bookSum", book);
     model.addAttribute("ledgerSum", ledger);
     model.addAttribute("itemCount", items.stream().filter(i -> i.item() != 0).count());
-    model.addAttribute("stockAccounts", stockAccounts());
+    model.addAttribute("byAccount", tieOut.byAccount(at));
     model.addAttribute("byHand", tieOut.byHand(at, "STOCK"));
     model.addAttribute("controls", tieOut.controls(at));
     model.addAttribute("days", days);
@@ -109,19 +109,13 @@ class ProveController {
     return "prove/tie-out";
   }
 
-  private List<Account> stockAccounts() {
-    return accounts.all().stream()
-        .filter(a -> a.role() == zinctally.core.ledger.Role.STOCK)
-        .toList();
-  }
-
   @GetMapping("/prove/accounts")
   String accounts(
-      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate date,
+      @RequestParam(defaultValue = "") String date,
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    LocalDate at = date == null ? LocalDate.now(clock) : date;
+    LocalDate at = AtDate.read(date, clock, model);
     model.addAttribute("date", at);
     return page.show(TABS, Listings.accounts(at), model, request, response);
   }

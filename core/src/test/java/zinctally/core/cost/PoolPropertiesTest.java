@@ -14,7 +14,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import zinctally.core.number.Quantity;
 
-class PoolProperties {
+class PoolPropertiesTest {
   /** A wish for an event; what a pool would refuse at that point is left out of the story. */
   record Wish(int kind, int quantity, long value, int pick) {}
 
