@@ -178,7 +178,7 @@ class OpeningController {
   }
 
   /** A fault with its place in words. */
-  record FaultShown(int row, String column, String says) {}
+  record FaultShown(String cell, int row, String column, String says) {}
 
   @GetMapping("/opening/stock/{id}")
   String sheet(@PathVariable long id, Model model) {
@@ -240,7 +240,10 @@ class OpeningController {
               String[] parts = f.cell().split("\\.");
               int row = parts.length == 3 ? Integer.parseInt(parts[1]) + 1 : 0;
               return new FaultShown(
-                  row, row == 0 ? "" : OpeningStockReader.columnWords(draft, f.cell()), f.says());
+                  f.cell(),
+                  row,
+                  row == 0 ? "" : OpeningStockReader.columnWords(draft, f.cell()),
+                  f.says());
             })
         .toList();
   }
