@@ -1,0 +1,125 @@
+package zinctally.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.listing.Listing;
+import zinctally.store.listing.ListingStore;
+import zinctally.store.listing.ListingStore.Ask;
+import zinctally.store.listing.Listings;
+import zinctally.store.listing.Page;
+
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class ListingsTest {
+  private static final LocalDate DATE = LocalDate.of(2026, 6, 30);
+  private FreshBook book;
+  private ListingStore store;
+
+  @BeforeAll
+  void open() {
+    book = new FreshBook();
+    store = book.get(ListingStore.class);
+    for (int i = 0; i < 150; i++) book.item(String.format("IT-%03d", i * 37 % 150), "FIFO");
+    for (int i = 1; i <= 9; i++) {
+      book.bill("2026-02-0" + i, "IT-00" + i, "10", "2.00", "IT-01" + i, "5", "3.00");
+      book.invoice("2026-03-0" + i, "IT-00" + i, "4", "5.00");
+    }
+    book.sql().sql("update item set reorder_point = 7000000 where code like 'IT-00%'").update();
+  }
+
+  @AfterAll
+  void close() {
+    book.close();
+  }
+
+  static Stream<Listing> listings() {
+    return Stream.of(
+        Listings.items(),
+        Listings.papers("Bills", "", PaperKind.BILL),
+        Listings.papers("All", "", PaperKind.BILL, PaperKind.INVOICE),
+        Listings.dayBook(LocalDate.of(2026, 1, 1)),
+        Listings.accounts(DATE),
+        Listings.account(5),
+        Listings.journal(),
+        Listings.valuation(DATE),
+        Listings.placeStock(),
+        Listings.reorder(),
+        Listings.open("SUPPLIER"),
+        Listings.open("CUSTOMER"),
+        Listings.audit());
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("listings")
+  void every_list_sorts_by_every_column_and_pages_through_each_row_once(Listing listing) {
+    int all = everything(listing, Ask.ALL).size();
+    assertThat(all).isPositive();
+    for (Listing.Column column : listing.shown())
+      for (String turn : List.of("", "-")) {
+        List<String> ids = new ArrayList<>();
+        String after = "";
+        do {
+          Page page = store.page(listing, new Ask("", turn + column.key(), after));
+          page.rows().forEach(row -> ids.add((String) row.get("_id")));
+          after = page.next();
+        } while (after != null);
+        assertThat(ids).as(turn + column.key()).hasSize(all).doesNotHaveDuplicates();
+      }
+  }
+
+  private List<Map<String, Object>> everything(Listing listing, Ask ask) {
+    List<Map<String, Object>> rows = new ArrayList<>();
+    store.all(listing, ask, rows::add);
+    return rows;
+  }
+
+  @Test
+  void a_filter_wants_every_word_and_takes_signs_as_they_are() {
+    assertThat(everything(Listings.items(), new Ask("it-01 item", "", ""))).hasSize(10);
+    assertThat(everything(Listings.items(), new Ask("it-01 nothing", "", ""))).isEmpty();
+    assertThat(everything(Listings.items(), new Ask("%", "", ""))).isEmpty();
+    assertThat(everything(Listings.items(), new Ask("' or 1=1 --", "", ""))).isEmpty();
+  }
+
+  @Test
+  void an_unknown_sort_is_as_none() {
+    assertThat(store.page(Listings.items(), new Ask("", "code; drop table item", "")).rows().get(0))
+        .containsEntry("code", "IT-000");
+  }
+
+  @Test
+  void the_valuation_at_a_past_date_knows_nothing_of_what_came_later() {
+    List<Map<String, Object>> then =
+        everything(Listings.valuation(LocalDate.of(2026, 2, 3)), Ask.ALL);
+    assertThat(then).hasSize(6);
+    assertThat(then.stream().mapToLong(r -> ((Number) r.get("value")).longValue()).sum())
+        .isEqualTo(3 * (2000 + 1500));
+  }
+
+  @Test
+  void the_trial_balance_sums_to_zero_at_every_month_end() {
+    for (int month = 1; month <= 6; month++) {
+      LocalDate end = LocalDate.of(2026, month, 1).plusMonths(1).minusDays(1);
+      long sum =
+          everything(Listings.accounts(end), Ask.ALL).stream()
+              .mapToLong(r -> number(r.get("debit")) - number(r.get("credit")))
+              .sum();
+      assertThat(sum).isZero();
+    }
+  }
+
+  private static long number(Object value) {
+    return value == null ? 0 : ((Number) value).longValue();
+  }
+}
