@@ -86,8 +86,7 @@ create table item (
   notes varchar(2000) not null default '',
   active boolean not null default true,
   index item_by_name (name, id),
-  index item_by_group (group_id, code),
-  fulltext index item_words (code, name, purchase_wording, supplier_code)
+  index item_by_group (group_id, code)
 );
 
 create table price_list (
@@ -308,7 +307,7 @@ create table journal_line (
   party_id bigint not null default 0,
   amount bigint not null comment 'debit above zero',
   memo varchar(500) not null default '',
-  unique (journal_id, line),
+  index line_by_journal (journal_id, line),
   index line_by_date (date, id),
   index line_by_account (account_id, date, id),
   index line_by_account_item (account_id, item_id, date, amount)

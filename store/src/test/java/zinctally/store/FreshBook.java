@@ -57,6 +57,8 @@ public final class FreshBook implements AutoCloseable {
                     System.getenv("ZINC_DB_PASSWORD"),
                     "spring.datasource.hikari.transaction-isolation",
                     "TRANSACTION_READ_COMMITTED",
+                    "spring.datasource.hikari.data-source-properties.useBulkStmts",
+                    "true",
                     "spring.datasource.hikari.maximum-pool-size",
                     "40",
                     "logging.level.root",

@@ -33,8 +33,8 @@ public class PoolStore {
   /**
    * Heads of the pools of {@code items}, in the order of their ids.
    *
-   * @param lock whether to hold them until the transaction ends; a pool without a row is made
-   *     first, so that two first arrivals wait for each other too
+   * @param lock whether to hold them until the transaction ends; what is held is the item's row,
+   *     which is there before the pool's, so that two first arrivals wait for each other too
    */
   public Map<Long, PoolHead> heads(Collection<Long> items, boolean lock) {
     TreeSet<Long> ordered = new TreeSet<>(items);
@@ -43,29 +43,18 @@ public class PoolStore {
     List<Long> all = ordered.stream().filter(id -> id > 0).toList();
     for (int from = 0; from < all.size(); from += CHUNK) {
       List<Long> part = all.subList(from, Math.min(all.size(), from + CHUNK));
-      List<PoolHead> found = read(part, lock);
-      if (lock && found.size() < part.size()) {
-        makeMissing(part);
-        found = read(part, true);
-      }
-      found.forEach(head -> heads.put(head.item(), head));
+      if (lock)
+        sql.sql("select id from item where id in (:items) order by id for update")
+            .param("items", part)
+            .query(Long.class)
+            .list();
+      sql.sql("select * from cost_pool where item_id in (:items)")
+          .param("items", part)
+          .query(PoolStore::head)
+          .list()
+          .forEach(head -> heads.put(head.item(), head));
     }
     return heads;
-  }
-
-  private List<PoolHead> read(List<Long> items, boolean lock) {
-    return sql.sql(
-            "select * from cost_pool where item_id in (:items) order by item_id"
-                + (lock ? " for update" : ""))
-        .param("items", items)
-        .query(PoolStore::head)
-        .list();
-  }
-
-  private void makeMissing(List<Long> items) {
-    jdbc.batchUpdate(
-        "insert ignore into cost_pool values (?, 0, 0, '|', '1000-01-01', 0, 0, 0, 0, 0)",
-        items.stream().map(id -> new Object[] {id}).toList());
   }
 
   private static PoolHead head(ResultSet row, int n) throws SQLException {
@@ -73,10 +62,7 @@ public class PoolStore {
     PoolState state =
         PoolText.read(
             row.getString("layers"), row.getLong("latest_quantity"), row.getLong("latest_value"));
-    Position last =
-        row.getLong("last_sequence") == 0
-            ? null
-            : new Position(date, row.getLong("last_sequence"), row.getInt("last_line"));
+    Position last = new Position(date, row.getLong("last_sequence"), row.getInt("last_line"));
     return new PoolHead(row.getLong("item_id"), state, last, row.getInt("since_checkpoint"));
   }
 

@@ -31,11 +31,13 @@ public class OpeningStore {
     sql
         .sql(
             """
-            select concat('group:', g.id), g.name, t.amount,
-              (select coalesce(sum(e.booked), 0) from cost_event e join item i on i.id = e.item_id
-               join paper p on p.id = e.paper_id
-               where p.kind = 'OPENING_STOCK' and i.group_id = g.id) as explained
+            select concat('group:', g.id), g.name, t.amount, coalesce(x.explained, 0) as explained
             from item_group g left join opening_target t on t.subject = concat('group:', g.id)
+            left join (
+              select i.group_id, sum(l.net) as explained from paper p
+              join paper_line l on l.paper_id = p.id and l.version = p.version
+              join item i on i.id = l.item_id
+              where p.kind = 'OPENING_STOCK' group by i.group_id) x on x.group_id = g.id
             order by g.name
             """)
         .query(

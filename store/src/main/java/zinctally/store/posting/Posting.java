@@ -8,6 +8,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ThreadLocalRandom;
+import java.util.concurrent.locks.LockSupport;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -158,6 +160,7 @@ public class Posting {
         return transaction.execute(status -> postOnce(draft, login));
       } catch (PessimisticLockingFailureException collided) {
         if (tried == TRIES) throw collided;
+        LockSupport.parkNanos(ThreadLocalRandom.current().nextLong(tried * 10_000_000L));
       }
     }
   }
