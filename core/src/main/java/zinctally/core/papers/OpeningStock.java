@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
+import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Quantity;
 
@@ -46,9 +47,10 @@ public record OpeningStock(LocalDate date, List<Line> lines) implements Paper {
       long micros = line.quantity().micros();
       if (micros == 0) continue;
       long item = line.item().id();
-      events.add(new Plan.Event(line.row(), EventKind.IN, item, micros, line.value(), 0, clearing));
+      events.add(new Plan.Event(line.row(), EventKind.IN, item, micros, line.value(), 0, 0));
       moves.add(new Plan.Move(line.row(), item, line.place().id(), micros));
     }
-    return new Plan(events, moves, List.of(), List.of(), List.of());
+    JournalLine other = new JournalLine(clearing, 0, 0, -total(), "");
+    return new Plan(events, moves, List.of(other), List.of(), List.of());
   }
 }
