@@ -78,6 +78,16 @@ class ListingsTest {
       }
   }
 
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("listings")
+  void every_list_can_be_filtered_and_gone_on_with(Listing listing) {
+    assertThat(everything(listing, new Ask("no such words", "", ""))).isEmpty();
+    List<Map<String, Object>> all = everything(listing, Ask.ALL);
+    String after = all.get(0).get("_key") + "\u001f" + all.get(0).get("_id");
+    assertThat(store.page(listing, new Ask("", "", after)).rows())
+        .hasSize(Math.min(ListingStore.PAGE, all.size() - 1));
+  }
+
   private List<Map<String, Object>> everything(Listing listing, Ask ask) {
     List<Map<String, Object>> rows = new ArrayList<>();
     store.all(listing, ask, rows::add);

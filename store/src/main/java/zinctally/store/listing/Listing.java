@@ -7,7 +7,8 @@ import java.util.Map;
  * A list that can be filtered, sorted, paged by key and exported. The SQL is written by us; only
  * values come from outside.
  *
- * @param from what follows {@code from}, with where if any
+ * @param from what follows {@code from}, always with a {@code where} that conditions can be added
+ *     to
  * @param params named parameters of {@code from}
  * @param id a unique expression that breaks ties
  * @param sort key of the column it is sorted by at first, one that is never null; with a leading

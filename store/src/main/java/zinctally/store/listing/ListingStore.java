@@ -86,7 +86,6 @@ public class ListingStore {
         listing.columns().stream()
             .map(c -> c.sql() + " as `" + c.key() + "`")
             .collect(Collectors.joining(", "));
-    String where = listing.from().contains(" where ") ? " and " : " where ";
     String order = down ? " desc" : "";
     String text =
         "select "
@@ -97,7 +96,7 @@ public class ListingStore {
             + listing.id()
             + " as _id from "
             + listing.from()
-            + (conditions.isEmpty() ? "" : where + String.join(" and ", conditions))
+            + (conditions.isEmpty() ? "" : " and " + String.join(" and ", conditions))
             + " order by "
             + key
             + order

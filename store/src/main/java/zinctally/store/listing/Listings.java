@@ -28,7 +28,8 @@ public final class Listings {
         item i join item_group g on g.id = i.group_id
         left join cost_pool h on h.item_id = i.id
         left join item_price p on p.item_id = i.id
-          and p.list_id = (select min(id) from price_list)""",
+          and p.list_id = (select min(id) from price_list)
+        where true""",
         Map.of(),
         List.of(
             new Column("id", "", "i.id", HIDDEN),
@@ -125,7 +126,8 @@ public final class Listings {
                     where m.account_id = a.id and m.month < :month), 0)
           + coalesce((select sum(l.amount) from journal_line l
                       where l.account_id = a.id and l.date between :month and :date), 0) as balance
-         from account a) t""",
+         from account a) t
+        where true""",
         Map.of("month", date.withDayOfMonth(1), "date", date),
         List.of(
             new Column("id", "", "t.id", HIDDEN),
@@ -179,7 +181,8 @@ public final class Listings {
         """
         journal_line l join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
         join account a on a.id = l.account_id
-        left join item i on i.id = l.item_id left join party w on w.id = l.party_id""",
+        left join item i on i.id = l.item_id left join party w on w.id = l.party_id
+        where true""",
         Map.of(),
         List.of(
             new Column("id", "", "p.id", HIDDEN),
@@ -214,7 +217,8 @@ public final class Listings {
                select item_id, quantity, value from cost_entry
                where posting_date between :month and :date) t
          join item i on i.id = t.item_id join item_group g on g.id = i.group_id
-         group by i.id having quantity <> 0 or value <> 0) v""",
+         group by i.id having quantity <> 0 or value <> 0) v
+        where true""",
         Map.of("month", date.withDayOfMonth(1), "date", date),
         List.of(
             new Column("id", "", "v.id", HIDDEN),
@@ -299,7 +303,7 @@ public final class Listings {
   public static Listing audit() {
     return new Listing(
         "Audit trail",
-        "audit a left join paper p on a.subject = 'paper' and p.id = a.subject_id",
+        "audit a left join paper p on a.subject = 'paper' and p.id = a.subject_id where true",
         Map.of(),
         List.of(
             new Column("paper", "", "p.id", HIDDEN),
