@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import zinctally.core.cost.Method;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.ledger.Account;
@@ -208,10 +207,5 @@ public final class BookCatalogue implements Catalogue {
         .param(item)
         .query((row, n) -> new LatestCost(row.getLong(1), row.getLong(2)))
         .optional();
-  }
-
-  /** How costs of an item are worked out, by the group it would be made in. */
-  public Method method(String group) {
-    return groups.method(groups.named(group).orElse(groups.top()).id());
   }
 }
