@@ -29,7 +29,14 @@
     const busy = $("[data-busy]", e.target);
     if (busy && e.submitter && e.submitter.matches("[data-post]")) {
       busy.textContent = busy.dataset.busy;
-      all("[data-progress]", e.target).forEach((p) => { p.hidden = false; });
+      all("[data-progress]", e.target).forEach((bar) => {
+        bar.hidden = false;
+        const ask = setInterval(async () => {
+          const answer = await fetch(bar.dataset.progress).catch(() => clearInterval(ask));
+          const done = answer && answer.ok ? Number(await answer.text()) : 0;
+          if (done > bar.value) { bar.value = done; busy.textContent = `${done} percent done`; }
+        }, 300);
+      });
     }
     setTimeout(() => delete e.target.dataset.sent, 4000);
   });

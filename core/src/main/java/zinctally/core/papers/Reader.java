@@ -1,6 +1,7 @@
 package zinctally.core.papers;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -15,6 +16,7 @@ import zinctally.core.units.Units;
 
 /** Reads single fields and cells of one draft, and gathers what is wrong. */
 final class Reader {
+  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private static final int LONGEST_TEXT = 500;
   final Draft draft;
   final Catalogue book;
@@ -181,5 +183,32 @@ final class Reader {
       return null;
     }
     return book.rules().coin().minor(read);
+  }
+
+  /**
+   * Quantity times price less discount, in minor units; null when it is too large.
+   *
+   * @param price for one of the unit that was typed
+   * @param discount percent off
+   */
+  Long amountOf(int row, Units.Typed quantity, BigDecimal price, BigDecimal discount) {
+    try {
+      BigDecimal units =
+          quantity
+              .quantity()
+              .decimal()
+              .divide(quantity.unit().size().decimal(), 12, RoundingMode.HALF_UP);
+      BigDecimal off = BigDecimal.ONE.subtract(discount.divide(HUNDRED));
+      return book.rules().coin().rounded(units.multiply(price).multiply(off));
+    } catch (ArithmeticException tooLarge) {
+      faults.add(
+          Fault.at(
+              row, "price", "Quantity times price is larger than any amount this book can hold."));
+      return null;
+    }
+  }
+
+  String say(long minor) {
+    return book.rules().coin().say(minor);
   }
 }

@@ -17,9 +17,11 @@ import zinctally.core.number.Quantity;
 @Repository
 public class ItemStore {
   private final JdbcClient sql;
+  private final GroupStore groups;
 
-  ItemStore(JdbcClient sql) {
+  ItemStore(JdbcClient sql, GroupStore groups) {
     this.sql = sql;
+    this.groups = groups;
   }
 
   public Optional<ItemCard> find(long id) {
@@ -90,14 +92,28 @@ public class ItemStore {
   }
 
   /**
+   * What is made together with an item, so that its form need not be left.
+   *
+   * @param group a group below the one chosen, which the item then belongs to; empty for none
+   * @param list a price list; empty for none
+   * @param price the item's price in that list, for one base unit; null for none
+   */
+  public record Along(String group, String list, java.math.BigDecimal price) {
+    public static final Along NOTHING = new Along("", "", null);
+  }
+
+  /**
    * Makes or changes an item.
    *
    * @return its id
    * @throws DuplicateKeyException when its code or barcode was taken in the meantime
    */
   @Transactional
-  public long save(ItemCard card, String login) {
+  public long save(ItemCard card, Along along, String login) {
     long id = card.id();
+    long group = card.group();
+    if (!along.group().isEmpty())
+      group = groups.add(new GroupStore.Group(0, card.group(), along.group(), null, 0, 0, 0));
     if (id == 0) id = sql.sql("select next value for item_id").query(Long.class).single();
     sql.sql(
             """
@@ -123,7 +139,7 @@ public class ItemStore {
             card.code(),
             card.name(),
             card.kind().name(),
-            card.group(),
+            group,
             card.method().name(),
             card.units().base().rec20(),
             card.units().packName(),
@@ -148,6 +164,13 @@ public class ItemStore {
         sql.sql("insert into item_price values (?, ?, ?)")
             .params(id, price.list(), price.price())
             .update();
+    if (!along.list().isEmpty()) {
+      sql.sql("insert into price_list (name) values (?)").param(along.list()).update();
+      if (along.price() != null)
+        sql.sql("insert into item_price select ?, id, ? from price_list where name = ?")
+            .params(id, along.price(), along.list())
+            .update();
+    }
     sql.sql(
             "insert into audit (at, login, subject, subject_id, what, after_text)"
                 + " values (now(3), ?, 'item', ?, ?, ?)")

@@ -175,6 +175,60 @@ public final class Listings {
         "Nothing has been booked on this account.");
   }
 
+  /** The lines of one month behind its sales, or behind its cost of goods sold. */
+  public static Listing month(LocalDate month, boolean cost) {
+    String accounts = cost ? "a.role = 'COST_OF_GOODS_SOLD'" : "a.kind = 'INCOME'";
+    return new Listing(
+        cost ? "Cost of goods sold" : "Sales",
+        """
+        account a join journal_line l on l.account_id = a.id and l.date between :first and :last
+        join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
+        left join item i on i.id = l.item_id left join party w on w.id = p.party_id
+        where\s"""
+            + accounts,
+        Map.of("first", month, "last", month.plusMonths(1).minusDays(1)),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("item_id", "", "i.id", HIDDEN),
+            new Column("date", "Date", "l.date", DATE),
+            new Column("number", "Paper", "p.number", TEXT, NUMBER_LINK),
+            new Column("party", "Who", "w.name", TEXT),
+            new Column("item", "Item", "i.name", TEXT, "/goods/item/{item_id}"),
+            new Column("account", "Account", "a.name", TEXT),
+            new Column("amount", "Amount", cost ? "l.amount" : "-l.amount", MONEY, NUMBER_LINK)),
+        "l.id",
+        "-date",
+        "Nothing in this month.");
+  }
+
+  /** Every cost entry of an item: what moved its quantity and its worth, and which paper did. */
+  public static Listing movements(long item) {
+    return new Listing(
+        "Movements",
+        """
+        cost_entry n join cost_event e on e.id = n.event_id join paper p on p.id = e.paper_id
+        join paper c on c.id = n.cause_id left join party w on w.id = p.party_id
+        where n.item_id = :item""",
+        Map.of("item", item),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("cause_id", "", "c.id", HIDDEN),
+            new Column("date", "Date", "n.posting_date", DATE),
+            new Column("number", "Paper", "p.number", TEXT, NUMBER_LINK),
+            new Column("party", "Who", "w.name", TEXT),
+            new Column("quantity", "Quantity", "nullif(n.quantity, 0)", QUANTITY, NUMBER_LINK),
+            new Column("value", "Value", "n.value", MONEY, NUMBER_LINK),
+            new Column(
+                "cause",
+                "Put right by",
+                "if(c.id <> p.id, c.number, '')",
+                TEXT,
+                "/papers/{cause_id}")),
+        "n.id",
+        "-date",
+        "Nothing has moved yet.");
+  }
+
   public static Listing journal() {
     return new Listing(
         "Journal",

@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.IntConsumer;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -15,6 +17,7 @@ import zinctally.core.ledger.JournalLine;
 import zinctally.core.papers.Plan;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolStore;
+import zinctally.store.ledger.AccountStore;
 
 /** Writes what has been worked out; always inside one posting's transaction. */
 @Component
@@ -22,11 +25,13 @@ class PaperWriter {
   private final JdbcClient sql;
   private final JdbcTemplate jdbc;
   private final PoolStore pools;
+  private final AccountStore accounts;
 
-  PaperWriter(JdbcClient sql, JdbcTemplate jdbc, PoolStore pools) {
+  PaperWriter(JdbcClient sql, JdbcTemplate jdbc, PoolStore pools, AccountStore accounts) {
     this.sql = sql;
     this.jdbc = jdbc;
     this.pools = pools;
+    this.accounts = accounts;
   }
 
   void stock(
@@ -35,8 +40,10 @@ class PaperWriter {
       long paper,
       LocalDate date,
       Map<Long, Item> items,
-      Map<LocalDate, Long> journals) {
+      Map<LocalDate, Long> journals,
+      IntConsumer reached) {
     events(worked.fresh(), paper);
+    reached.accept(63);
     Proof.Work work = worked.work();
     jdbc.batchUpdate(
         "insert into cost_entry (item_id, event_id, posting_date, quantity, value, account_id, cause_id, journal_id)"
@@ -58,12 +65,15 @@ class PaperWriter {
     jdbc.batchUpdate(
         "update cost_event set booked = booked + ? where id = ?",
         work.later().stream().map(l -> new Object[] {l.difference(), l.event().id()}).toList());
+    reached.accept(72);
     pools.writeHeads(worked.pools().stream().map(Worked.PoolAfter::head).toList());
     for (Worked.PoolAfter pool : worked.pools())
       if (pool.replayed() || !pool.checkpoints().isEmpty())
         pools.writeCheckpoints(
             pool.head().item(), pool.replayed() ? from(pool) : null, pool.checkpoints());
+    reached.accept(80);
     moves(plan, paper, date);
+    reached.accept(90);
     totals(work, items);
   }
 
@@ -145,6 +155,8 @@ class PaperWriter {
     List<Object[]> heads = new ArrayList<>();
     List<Object[]> lines = new ArrayList<>();
     TreeMap<Cell, long[]> months = new TreeMap<>();
+    Set<Long> stock = accounts.stock();
+    Map<Long, TreeMap<Cell, long[]>> byItem = new TreeMap<>();
     for (int i = 0; i < journals.size(); i++) {
       JournalEntry entry = journals.get(i);
       heads.add(new Object[] {ids.get(i), entry.date(), paper, version});
@@ -166,6 +178,12 @@ class PaperWriter {
             new Cell(line.account(), entry.date().withDayOfMonth(1)),
             Math.max(0, line.amount()),
             Math.max(0, -line.amount()));
+        if (stock.contains(line.account()))
+          add(
+              byItem.computeIfAbsent(line.account(), a -> new TreeMap<>()),
+              new Cell(line.item(), entry.date().withDayOfMonth(1)),
+              line.amount(),
+              0);
       }
     }
     jdbc.batchUpdate("insert into journal values (?, ?, ?, ?)", heads);
@@ -177,6 +195,13 @@ class PaperWriter {
         "insert into account_month values (?, ?, ?, ?) on duplicate key update"
             + " debit = debit + values(debit), credit = credit + values(credit)",
         rows(months, true));
+    byItem.forEach(
+        (account, cells) ->
+            jdbc.batchUpdate(
+                "insert into stock_account_month values ("
+                    + account
+                    + ", ?, ?, ?) on duplicate key update amount = amount + values(amount)",
+                rows(cells, false)));
     for (int i = 0; i < journals.size(); i++) byDate.put(journals.get(i).date(), ids.get(i));
     return byDate;
   }

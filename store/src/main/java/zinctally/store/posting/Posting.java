@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.locks.LockSupport;
+import java.util.function.IntConsumer;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -51,6 +52,7 @@ public class Posting {
   private final Shortages shortages;
   private final Newcomers newcomers;
   private final PaperWriter writer;
+  private final Progress progress;
   private final PaperText texts;
   private final JdbcClient sql;
   private final JdbcTemplate jdbc;
@@ -64,6 +66,7 @@ public class Posting {
       Shortages shortages,
       Newcomers newcomers,
       PaperWriter writer,
+      Progress progress,
       PaperText texts,
       JdbcClient sql,
       JdbcTemplate jdbc,
@@ -75,6 +78,7 @@ public class Posting {
     this.shortages = shortages;
     this.newcomers = newcomers;
     this.writer = writer;
+    this.progress = progress;
     this.texts = texts;
     this.sql = sql;
     this.jdbc = jdbc;
@@ -171,23 +175,31 @@ public class Posting {
             .lock(id)
             .orElseThrow(() -> new Refused(List.of(Fault.whole("This draft is no longer there."))));
     if (saved.posted()) return saved.paper();
+    IntConsumer reached = progress.begin(id, saved.draft().rows().size());
+    reached.accept(1);
     BookCatalogue book = catalogues.open();
     Reading reading = read(saved.draft(), book);
+    reached.accept(5);
     if (reading.paper().isEmpty()) throw new Refused(reading.faults());
     Paper paper = newcomers.make(reading.paper().get(), book);
     long sequence = sql.sql("select next value for paper_sequence").query(Long.class).single();
     Plan plan = paper.plan(book);
+    reached.accept(20);
     Attempt attempt = attempt(paper, plan, book, sequence, true);
+    reached.accept(30);
     Worked worked = attempt.worked.orElseThrow(() -> new Refused(attempt.faults));
     String number = number(paper);
     LocalDateTime now = LocalDateTime.now(clock);
     long paperId = head(paper, number, sequence, worked, now, login);
     texts.write(paperId, 1, saved.draft(), now, login);
     lines(paper, paperId);
+    reached.accept(40);
     Map<LocalDate, Long> journals = writer.journals(worked.work().journals(), paperId, 1);
-    writer.stock(worked, plan, paperId, paper.date(), attempt.items, journals);
+    reached.accept(55);
+    writer.stock(worked, plan, paperId, paper.date(), attempt.items, journals, reached);
     writer.dues(plan, paperId, number, paper.date());
     drafts.posted(id, paperId);
+    reached.accept(100);
     sql.sql(
             "insert into audit (at, login, subject, subject_id, what, after_text)"
                 + " values (?, ?, 'paper', ?, ?, ?)")

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -30,6 +31,7 @@ import zinctally.core.papers.Plan;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolHead;
 import zinctally.store.cost.PoolStore;
+import zinctally.store.ledger.AccountStore;
 import zinctally.store.prove.BalanceStore;
 
 /**
@@ -39,11 +41,13 @@ import zinctally.store.prove.BalanceStore;
 class Worker {
   private final PoolStore pools;
   private final BalanceStore balances;
+  private final AccountStore accounts;
   private final JdbcClient sql;
 
-  Worker(PoolStore pools, BalanceStore balances, JdbcClient sql) {
+  Worker(PoolStore pools, BalanceStore balances, AccountStore accounts, JdbcClient sql) {
     this.pools = pools;
     this.balances = balances;
+    this.accounts = accounts;
     this.sql = sql;
   }
 
@@ -235,9 +239,7 @@ class Worker {
       List<Proof.StockEntry> entries,
       List<JournalEntry> journals,
       Map<Long, Item> items) {
-    var stockAccounts =
-        new java.util.HashSet<>(
-            sql.sql("select id from account where role = 'STOCK'").query(Long.class).list());
+    Set<Long> stockAccounts = accounts.stock();
     long book = entries.stream().mapToLong(Proof.StockEntry::value).reduce(0, Math::addExact);
     long ledger =
         journals.stream()

@@ -45,9 +45,11 @@ public class TieOutStore {
               select item_id, value, 0, 0 from cost_entry
               where posting_date between :month and :date
               union all
-              select l.item_id, 0, l.amount, l.account_id from journal_line l
-              join account a on a.id = l.account_id
-              where a.role = 'STOCK' and l.date <= :date) t
+              select item_id, 0, amount, account_id from stock_account_month where month < :month
+              union all
+              select l.item_id, 0, l.amount, l.account_id from account a
+              join journal_line l on l.account_id = a.id and l.date between :month and :date
+              where a.role = 'STOCK') t
             left join item i on i.id = t.item_id
             left join item_group g on g.id = i.group_id
             group by t.item_id
@@ -86,7 +88,9 @@ public class TieOutStore {
               union all
               select account_id, 0, debit - credit from account_month where month < :month
               union all
-              select account_id, 0, amount from journal_line where date between :month and :date) t
+              select l.account_id, 0, l.amount from account a
+              join journal_line l on l.account_id = a.id and l.date between :month and :date
+              where a.role = 'STOCK') t
             join account a on a.id = t.account_id where a.role = 'STOCK'
             group by a.id order by a.code
             """)
@@ -146,26 +150,35 @@ public class TieOutStore {
     }
   }
 
-  /** Trade receivables and payables against open items, and Opening clearing against zero. */
+  /**
+   * Trade receivables and payables against open items, and Opening clearing against zero. What was
+   * open at a date is what is open now, less what came and was settled since.
+   */
   public List<Control> controls(LocalDate date) {
     return sql.sql(
             """
             select a.name, a.role,
-              (select coalesce(sum(l.amount), 0) from journal_line l
-               where l.account_id = a.id and l.date <= :date) as ledger,
-              case a.role when 'OPENING_CLEARING' then 0 else
-                (select coalesce(sum(o.amount), 0) from open_item o join party w on w.id = o.party_id
-                 join paper p on p.id = o.paper_id
-                 where p.date <= :date
-                   and w.kind = case a.role when 'RECEIVABLES' then 'CUSTOMER' else 'SUPPLIER' end)
-                + (select coalesce(sum(s.amount), 0) from settlement s
-                   join open_item o on o.id = s.open_item_id join party w on w.id = o.party_id
-                   where s.date <= :date
-                     and w.kind = case a.role when 'RECEIVABLES' then 'CUSTOMER' else 'SUPPLIER' end)
-              end as counted
-            from account a where a.role in ('RECEIVABLES', 'PAYABLES', 'OPENING_CLEARING') and a.active
+              (select coalesce(sum(m.debit - m.credit), 0) from account_month m
+               where m.account_id = a.id and m.month < :month)
+              + (select coalesce(sum(l.amount), 0) from journal_line l
+                 where l.account_id = a.id and l.date between :month and :date) as ledger,
+              coalesce(t.counted, 0) as counted
+            from account a left join (
+              select w.kind, sum(c.amount) as counted from (
+                select party_id, open as amount from open_item where open < 0 or open > 0
+                union all
+                select o.party_id, -o.amount from paper p join open_item o on o.paper_id = p.id
+                where p.date > :date
+                union all
+                select o.party_id, -s.amount from settlement s
+                join open_item o on o.id = s.open_item_id where s.date > :date) c
+              join party w on w.id = c.party_id group by w.kind) t
+              on t.kind = case a.role when 'RECEIVABLES' then 'CUSTOMER'
+                                      when 'PAYABLES' then 'SUPPLIER' end
+            where a.role in ('RECEIVABLES', 'PAYABLES', 'OPENING_CLEARING') and a.active
             order by a.code
             """)
+        .param("month", date.withDayOfMonth(1))
         .param("date", date)
         .query(
             (row, n) ->

@@ -3,29 +3,37 @@ package zinctally.web.day;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import zinctally.store.book.BookStore;
 import zinctally.store.listing.Listings;
 import zinctally.store.opening.OpeningStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.prove.DayStore;
 import zinctally.store.prove.DayStore.Waiting;
+import zinctally.web.listing.AreaPage;
 import zinctally.web.listing.ListingPage;
 import zinctally.web.picture.LinePicture;
+import zinctally.web.shell.NotThere;
 
 /** The day: what waits, and what was written. */
 @Controller
 class DayController {
+  private static final AreaPage.Tabs TABS =
+      new AreaPage.Tabs("day", "Day", new AreaPage.Tab("Day", "/"));
   private final DayStore days;
   private final DraftStore drafts;
   private final BookStore books;
   private final OpeningStore opening;
   private final ListingPage lists;
+  private final AreaPage page;
   private final Clock clock;
 
   DayController(
@@ -34,12 +42,14 @@ class DayController {
       BookStore books,
       OpeningStore opening,
       ListingPage lists,
+      AreaPage page,
       Clock clock) {
     this.days = days;
     this.drafts = drafts;
     this.books = books;
     this.opening = opening;
     this.lists = lists;
+    this.page = page;
     this.clock = clock;
   }
 
@@ -55,6 +65,25 @@ class DayController {
     model.addAttribute("month", days.month(last));
     model.addAttribute("stockPicture", LinePicture.of(days.stockByMonth(last), 286, 90));
     return lists.show(Listings.dayBook(last.minusDays(60)), "day/day", model, request, response);
+  }
+
+  /** What a month's sales, or its cost of goods sold, is made of. */
+  @GetMapping("/day/{figure:sales|cost}/{month:\\d{4}-\\d{2}}")
+  String figure(
+      @PathVariable String figure,
+      @PathVariable String month,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    LocalDate first;
+    try {
+      first = YearMonth.parse(month).atDay(1);
+    } catch (DateTimeException notAMonth) {
+      throw new NotThere("month " + month);
+    }
+    model.addAttribute(
+        "heading", (figure.equals("cost") ? "Cost of goods sold, " : "Sales, ") + month);
+    return page.show(TABS, Listings.month(first, figure.equals("cost")), model, request, response);
   }
 
   private List<Waiting> waiting(LocalDate today) {

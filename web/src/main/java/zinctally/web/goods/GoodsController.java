@@ -100,6 +100,16 @@ class GoodsController {
     return "goods/item";
   }
 
+  @GetMapping("/goods/item/{id}/movements")
+  String movements(
+      @PathVariable long id,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    model.addAttribute("heading", card(id).name() + ", movements");
+    return page.show(TABS, Listings.movements(id), model, request, response);
+  }
+
   private List<PriceShown> prices(ItemCard card, ItemStore.Stock stock) {
     BigDecimal cost =
         stock.onHand() > 0 ? books.book().coin().each(stock.worth(), stock.onHand()) : null;
@@ -163,12 +173,14 @@ class GoodsController {
       items
           .taken("gtin", card.gtin(), card.id())
           .ifPresent(name -> form.faults().put("gtin", name + " has this barcode already."));
+    ItemStore.Along along = form.along(groups.tree(), items.prices(0));
     if (!form.faults().isEmpty()) return form(model, id, typed, form.faults(), locked);
     long saved;
     try {
-      saved = items.save(card, who.getName());
+      saved = items.save(card, along, who.getName());
     } catch (DuplicateKeyException taken) {
-      form.faults().put("code", "Someone else has just taken this code or barcode.");
+      form.faults()
+          .put("code", "Someone else has just taken this code, barcode, group or price list.");
       return form(model, id, typed, form.faults(), locked);
     }
     if (typed.containsKey("next")) {

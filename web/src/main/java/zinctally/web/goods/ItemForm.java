@@ -17,6 +17,7 @@ import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemCard;
+import zinctally.store.goods.ItemStore;
 
 /** What was typed about an item, and what is wrong with it. */
 final class ItemForm {
@@ -102,6 +103,20 @@ final class ItemForm {
         prices(lists));
   }
 
+  /** A group and a price list to be made together with the item. */
+  ItemStore.Along along(GroupStore.Tree groups, List<ItemCard.Price> lists) {
+    String group = text("new_group", 80);
+    if (!group.isEmpty() && groups.named(group).isPresent())
+      faults.put("new_group", "There is a group called " + group + " already; choose it above.");
+    String list = text("new_list", 60);
+    if (lists.stream().anyMatch(l -> l.listName().equalsIgnoreCase(list)))
+      faults.put("new_list", "There is a price list called " + list + " already.");
+    Optional<BigDecimal> price = price("new_list_price");
+    if (list.isEmpty() && price.isPresent())
+      faults.put("new_list", "What is the list called that this price stands in?");
+    return new ItemStore.Along(group, list, price.orElse(null));
+  }
+
   private void keep(
       ItemCard before,
       ItemKind kind,
@@ -158,18 +173,22 @@ final class ItemForm {
   private List<ItemCard.Price> prices(List<ItemCard.Price> lists) {
     List<ItemCard.Price> prices = new ArrayList<>();
     for (ItemCard.Price list : lists) {
-      String key = "price_" + list.list();
-      String value = text(key, 24);
-      if (value.isEmpty()) continue;
-      Optional<BigDecimal> read = Figures.read(value);
-      if (read.isEmpty()
-          || read.get().signum() < 0
-          || read.get().stripTrailingZeros().scale() > 6
-          || read.get().precision() > 15)
-        faults.put(key, "\"" + value + "\" is not a price; write it like 12.50.");
-      else prices.add(new ItemCard.Price(list.list(), list.listName(), read.get()));
+      price("price_" + list.list())
+          .ifPresent(p -> prices.add(new ItemCard.Price(list.list(), list.listName(), p)));
     }
     return prices;
+  }
+
+  private Optional<BigDecimal> price(String key) {
+    String value = text(key, 24);
+    if (value.isEmpty()) return Optional.empty();
+    Optional<BigDecimal> read = Figures.read(value);
+    if (read.isPresent()
+        && read.get().signum() >= 0
+        && read.get().stripTrailingZeros().scale() <= 6
+        && read.get().precision() <= 15) return read;
+    faults.put(key, "\"" + value + "\" is not a price; write it like 12.50.");
+    return Optional.empty();
   }
 
   private long account(String name, List<Account> accounts, String role) {

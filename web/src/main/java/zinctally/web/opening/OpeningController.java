@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Figures;
@@ -33,6 +34,7 @@ import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Progress;
 import zinctally.store.posting.Refused;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.shell.NotThere;
@@ -46,6 +48,7 @@ class OpeningController {
   private final OpeningStore opening;
   private final DraftStore drafts;
   private final Posting posting;
+  private final Progress progress;
   private final SetupStore setup;
   private final GroupStore groups;
   private final BookStore books;
@@ -54,12 +57,14 @@ class OpeningController {
       OpeningStore opening,
       DraftStore drafts,
       Posting posting,
+      Progress progress,
       SetupStore setup,
       GroupStore groups,
       BookStore books) {
     this.opening = opening;
     this.drafts = drafts;
     this.posting = posting;
+    this.progress = progress;
     this.setup = setup;
     this.groups = groups;
     this.books = books;
@@ -284,6 +289,13 @@ class OpeningController {
     int last = rows.keySet().stream().mapToInt(Integer::intValue).max().orElse(-1);
     for (int i = 0; i <= last; i++) all.add(rows.getOrDefault(i, Map.of()));
     return new Draft(draft.kind(), fields, all);
+  }
+
+  /** Percent of a posting that is done, for the bar that shows it. */
+  @GetMapping("/opening/stock/{id}/progress")
+  @ResponseBody
+  String progress(@PathVariable long id) {
+    return String.valueOf(progress.of(id));
   }
 
   @PostMapping("/opening/stock/{id}/post")

@@ -1,7 +1,5 @@
 package zinctally.web.paper;
 
-import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.security.Principal;
 import java.util.HashMap;
@@ -16,18 +14,14 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.server.ResponseStatusException;
-import org.thymeleaf.TemplateEngine;
-import org.thymeleaf.context.Context;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.book.BookStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
-import zinctally.web.shell.Say;
 
 /** A posted paper: shown, printed, written again as a new draft. */
 @Controller
@@ -35,23 +29,13 @@ class PaperController {
   private final PaperStore papers;
   private final PaperText texts;
   private final DraftStore drafts;
-  private final BookStore books;
-  private final TemplateEngine templates;
-  private final Say say;
+  private final InvoicePdf pdfs;
 
-  PaperController(
-      PaperStore papers,
-      PaperText texts,
-      DraftStore drafts,
-      BookStore books,
-      TemplateEngine templates,
-      Say say) {
+  PaperController(PaperStore papers, PaperText texts, DraftStore drafts, InvoicePdf pdfs) {
     this.papers = papers;
     this.texts = texts;
     this.drafts = drafts;
-    this.books = books;
-    this.templates = templates;
-    this.say = say;
+    this.pdfs = pdfs;
   }
 
   private PostedPaper paper(long id) {
@@ -105,19 +89,9 @@ class PaperController {
   ResponseEntity<byte[]> pdf(@PathVariable long id) throws IOException {
     PostedPaper paper = paper(id);
     if (paper.kind() != PaperKind.INVOICE) throw new NotThere("a PDF of " + paper.number());
-    Context context = new Context();
-    context.setVariable("paper", paper);
-    context.setVariable("book", books.book());
-    context.setVariable("say", say);
-    String html = templates.process("paper/invoice-pdf", context);
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    PdfRendererBuilder builder = new PdfRendererBuilder();
-    builder.withHtmlContent(html, null);
-    builder.toStream(out);
-    builder.run();
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
         .header("Content-Disposition", "inline; filename=\"" + paper.number() + ".pdf\"")
-        .body(out.toByteArray());
+        .body(pdfs.invoice(paper));
   }
 }

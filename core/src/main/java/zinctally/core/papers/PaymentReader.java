@@ -1,0 +1,77 @@
+package zinctally.core.papers;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import zinctally.core.ledger.Account;
+import zinctally.core.ledger.Role;
+
+/** Reads a payment to a supplier or from a customer. */
+final class PaymentReader {
+  private PaymentReader() {}
+
+  static Reading payment(Reader in) {
+    boolean paying = in.draft.kind() == PaperKind.SUPPLIER_PAYMENT;
+    LocalDate date = in.date();
+    Party who =
+        in.party(
+            paying ? "supplier" : "customer", paying ? Party.Kind.SUPPLIER : Party.Kind.CUSTOMER);
+    Account money = moneyAccount(in);
+    Long amount = in.money("amount", in.draft.field("amount"));
+    if (amount != null && amount == 0) in.fault("amount", "How much money? Zero moves nothing.");
+    String reference = in.text("reference");
+    List<Payment.Line> lines = new ArrayList<>();
+    Set<Long> seen = new HashSet<>();
+    List<OpenItem> open = who == null || who.id() == 0 ? List.of() : in.book.openItems(who.id());
+    long settled = 0;
+    for (int row = 0; row < in.draft.rows().size(); row++) {
+      if (in.draft.cell(row, "paper").isEmpty() || in.draft.cell(row, "amount").isEmpty()) continue;
+      Payment.Line line = settlement(in, row, open, paying);
+      if (line == null || line.amount() == 0) continue;
+      if (!seen.add(line.item().id()))
+        in.faults.add(
+            Fault.at(row, "paper", line.item().number() + " is already on a line above."));
+      lines.add(line);
+      settled += line.amount();
+    }
+    if (amount != null && settled > amount)
+      in.fault(
+          "amount",
+          "The lines settle " + in.say(settled) + ", more than the " + in.say(amount) + " paid.");
+    return in.done(
+        () ->
+            new Payment(in.draft.kind(), date, who, money, amount, reference, List.copyOf(lines)));
+  }
+
+  private static Payment.Line settlement(Reader in, int row, List<OpenItem> open, boolean paying) {
+    String typed = in.draft.cell(row, "paper");
+    Optional<OpenItem> item =
+        open.stream()
+            .filter(o -> paying ? o.open() < 0 : o.open() > 0)
+            .filter(o -> o.number().equalsIgnoreCase(typed))
+            .findFirst();
+    Long amount = in.money("rows." + row + ".amount", in.draft.cell(row, "amount"));
+    if (item.isEmpty()) {
+      in.faults.add(Fault.at(row, "paper", "Nothing numbered \"" + typed + "\" is open here."));
+      return null;
+    }
+    long left = Math.abs(item.get().open());
+    if (amount != null && amount > left)
+      in.faults.add(Fault.at(row, "amount", "Only " + in.say(left) + " of " + typed + " is open."));
+    return amount == null ? null : new Payment.Line(row, item.get(), amount);
+  }
+
+  private static Account moneyAccount(Reader in) {
+    String typed = in.draft.field("money");
+    Optional<Account> account = in.book.account(typed);
+    if (account.isEmpty()) in.fault("money", "From or to which bank or cash account?");
+    else if (account.get().role() != Role.MONEY || !account.get().active()) {
+      in.fault("money", account.get().label() + " is no bank or cash account in use.");
+      return null;
+    }
+    return account.orElse(null);
+  }
+}

@@ -1,0 +1,146 @@
+package zinctally.core.papers;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import zinctally.core.goods.Item;
+import zinctally.core.ledger.Account;
+import zinctally.core.units.Units;
+
+/** Reads a bill or an invoice: items, and accounts for what is no item. */
+final class TradeReader {
+  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
+
+  private TradeReader() {}
+
+  static Reading trade(Reader in) {
+    boolean buying = in.draft.kind() == PaperKind.BILL;
+    LocalDate date = in.date();
+    Party.Kind side = buying ? Party.Kind.SUPPLIER : Party.Kind.CUSTOMER;
+    Party who = in.party(buying ? "supplier" : "customer", side);
+    int terms = who == null ? 0 : who.termsDays();
+    LocalDate due = date == null ? null : in.day("due", date.plusDays(terms));
+    if (due != null && date != null && due.isBefore(date))
+      in.fault("due", "Due on " + due + ", which is before the paper's date " + date + ".");
+    String number = in.text(buying ? "their_number" : "reference");
+    Place place = in.place("place", in.draft.field("place"));
+    boolean taxIncluded = "included".equals(in.draft.field("prices"));
+    List<TradeLine> lines = new ArrayList<>();
+    for (int row = 0; row < in.draft.rows().size(); row++) {
+      if (in.draft.blank(row)) continue;
+      TradeLine line = tradeLine(in, row, taxIncluded, buying);
+      if (line != null) lines.add(line);
+    }
+    if (lines.isEmpty() && in.faults.isEmpty())
+      in.fault("rows.0.item", "There is no line yet: name an item and how many.");
+    return in.done(
+        () -> new Trade(in.draft.kind(), date, due, who, number, place, List.copyOf(lines)));
+  }
+
+  private static TradeLine tradeLine(Reader in, int row, boolean taxIncluded, boolean buying) {
+    int faultsBefore = in.faults.size();
+    String typed = in.draft.cell(row, "item");
+    Optional<Account> account =
+        typed.isEmpty() || in.book.item(typed).isPresent()
+            ? Optional.empty()
+            : in.book.account(typed);
+    Item item = null;
+    if (account.isPresent()) checkFreeAccount(in, row, account.get());
+    else item = in.item(row);
+    Units units = item == null ? Units.of(zinctally.core.units.Unit.EACH) : item.units();
+    boolean one = account.isPresent() && in.draft.cell(row, "quantity").isEmpty();
+    Units.Typed quantity =
+        one
+            ? units.read("1").orElseThrow()
+            : item == null && account.isEmpty() ? null : in.quantity(row, units);
+    if (quantity != null && quantity.quantity().signum() <= 0) {
+      in.faults.add(
+          Fault.at(
+              row, "quantity", "The quantity must be above zero; what comes back is a return."));
+    }
+    if (item == null && account.isEmpty()) return null;
+    BigDecimal price = price(in, row);
+    BigDecimal discount = buying ? BigDecimal.ZERO : discount(in, row);
+    TaxRate rate = rate(in, row);
+    String name = item != null ? item.name() : account.get().label();
+    Long shown = null;
+    if (quantity != null && price != null && discount != null)
+      shown = in.amountOf(row, quantity, price, discount);
+    in.rows.put(
+        row,
+        new Reading.RowFacts(
+            item == null ? 0 : item.id(),
+            name,
+            quantity == null ? units.base().sign() : quantity.unit().sign(),
+            shown));
+    if (in.faults.size() == faultsBefore && shown != null) {
+      long tax = rate == null ? 0 : taxIncluded ? rate.within(shown) : rate.onNet(shown);
+      return new TradeLine(
+          row,
+          item,
+          account.orElse(null),
+          item == null ? "" : buying ? item.purchaseWording() : item.saleWording(),
+          quantity.quantity(),
+          quantity.unit().sign(),
+          price,
+          discount,
+          taxIncluded ? shown - tax : shown,
+          tax,
+          rate);
+    }
+    return null;
+  }
+
+  private static void checkFreeAccount(Reader in, int row, Account account) {
+    if (!account.active())
+      in.faults.add(Fault.at(row, "item", account.label() + " is switched off."));
+    if (account.role().control())
+      in.faults.add(
+          Fault.at(
+              row,
+              "item",
+              account.label()
+                  + " is a control account; it is kept by papers and takes no line by hand."));
+  }
+
+  private static BigDecimal price(Reader in, int row) {
+    String typed = in.draft.cell(row, "price");
+    String cell = "rows." + row + ".price";
+    if (typed.isEmpty()) {
+      in.fault(cell, "At what price? Write 0 for goods that cost nothing.");
+      return null;
+    }
+    BigDecimal price = in.amount(cell, typed, 6);
+    if (price != null && price.signum() < 0) {
+      in.fault(
+          cell, "A price is not below zero; write what comes off as its own line or discount.");
+      return null;
+    }
+    return price;
+  }
+
+  private static BigDecimal discount(Reader in, int row) {
+    String typed = in.draft.cell(row, "discount").replace("%", "").strip();
+    if (typed.isEmpty()) return BigDecimal.ZERO;
+    String cell = "rows." + row + ".discount";
+    BigDecimal percent = in.amount(cell, typed, 4);
+    if (percent == null) return null;
+    if (percent.signum() < 0 || percent.compareTo(HUNDRED) > 0) {
+      in.fault(cell, "A discount is between 0 and 100 percent.");
+      return null;
+    }
+    return percent;
+  }
+
+  private static TaxRate rate(Reader in, int row) {
+    String typed = in.draft.cell(row, "tax");
+    if (typed.isEmpty()) return null;
+    Optional<TaxRate> rate = in.book.taxRate(typed);
+    if (rate.isEmpty())
+      in.faults.add(
+          Fault.at(row, "tax", "There is no tax rate \"" + typed + "\"; Set up lists them."));
+    return rate.orElse(null);
+  }
+}

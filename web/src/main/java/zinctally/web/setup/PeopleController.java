@@ -1,0 +1,65 @@
+package zinctally.web.setup;
+
+import java.security.Principal;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.store.people.PeopleStore;
+import zinctally.store.people.Person;
+
+/** Who may sign in, and as what. */
+@Controller
+class PeopleController {
+  private final PeopleStore people;
+  private final PasswordEncoder hashing;
+
+  PeopleController(PeopleStore people, PasswordEncoder hashing) {
+    this.people = people;
+    this.hashing = hashing;
+  }
+
+  @GetMapping("/setup/people")
+  String people(Model model) {
+    model.addAttribute("tab", "people");
+    model.addAttribute("people", people.all());
+    model.addAttribute("roles", Person.Role.values());
+    return "setup/people";
+  }
+
+  @PostMapping("/setup/people")
+  String addPerson(
+      @RequestParam String login,
+      @RequestParam String name,
+      @RequestParam String password,
+      @RequestParam Person.Role role,
+      RedirectAttributes after) {
+    if (!login.matches("[A-Za-z0-9._-]{2,60}"))
+      return Answer.wrong(
+          after, "/people", "A sign-in has two to sixty letters, digits, dots or dashes.");
+    if (password.length() < 10)
+      return Answer.wrong(after, "/people", "A password has at least ten characters.");
+    return Answer.kept(
+        after,
+        "/people",
+        name,
+        120,
+        () -> people.add(login, name.strip(), hashing.encode(password), role));
+  }
+
+  @PostMapping("/setup/people/change")
+  String changePerson(
+      @RequestParam long id,
+      @RequestParam Person.Role role,
+      @RequestParam(defaultValue = "false") boolean active,
+      Principal who,
+      RedirectAttributes after) {
+    if (!people.change(id, role, active))
+      return Answer.wrong(after, "/people", "One owner who can sign in must remain.");
+    after.addFlashAttribute("told", "Kept.");
+    return "redirect:/setup/people";
+  }
+}

@@ -1,0 +1,106 @@
+package zinctally.web.setup;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.core.ledger.Account;
+import zinctally.core.number.Figures;
+import zinctally.store.ledger.AccountStore;
+import zinctally.store.setup.SetupStore;
+
+/** Places, tax rates and reasons for adjustments. */
+@Controller
+class SmallTablesController {
+  private final AccountStore accounts;
+  private final SetupStore setup;
+
+  SmallTablesController(AccountStore accounts, SetupStore setup) {
+    this.accounts = accounts;
+    this.setup = setup;
+  }
+
+  @GetMapping("/setup/places")
+  String places(Model model) {
+    return small(model, "places", setup.allPlaces());
+  }
+
+  @GetMapping("/setup/tax")
+  String tax(Model model) {
+    return small(model, "tax", setup.taxRates());
+  }
+
+  @GetMapping("/setup/reasons")
+  String reasons(Model model) {
+    return small(model, "reasons", setup.reasons());
+  }
+
+  private String small(Model model, String tab, List<SetupStore.Row> rows) {
+    List<SetupStore.Row> all = new ArrayList<>(rows);
+    all.add(new SetupStore.Row(0, "", "", null, 0, true));
+    model.addAttribute("tab", tab);
+    model.addAttribute("rows", all);
+    model.addAttribute("accounts", accounts.all());
+    return "setup/small";
+  }
+
+  @PostMapping("/setup/places")
+  String savePlace(
+      @RequestParam long id,
+      @RequestParam String name,
+      @RequestParam(defaultValue = "false") boolean active,
+      RedirectAttributes after) {
+    return Answer.kept(after, "/places", name, 80, () -> setup.savePlace(id, name.strip(), active));
+  }
+
+  @PostMapping("/setup/tax")
+  String saveTax(
+      @RequestParam long id,
+      @RequestParam String code,
+      @RequestParam String name,
+      @RequestParam String percent,
+      @RequestParam(defaultValue = "false") boolean active,
+      RedirectAttributes after) {
+    Optional<BigDecimal> rate = Figures.read(percent.replace("%", ""));
+    if (rate.isEmpty()
+        || rate.get().signum() < 0
+        || rate.get().compareTo(BigDecimal.valueOf(100)) > 0
+        || rate.get().scale() > 4)
+      return Answer.wrong(
+          after, "/tax", "\"" + percent + "\" is not a rate; write percent between 0 and 100.");
+    if (code.isBlank() || code.length() > 20)
+      return Answer.wrong(after, "/tax", "A rate needs a code of at most 20 letters.");
+    boolean[] done = {true};
+    String page =
+        Answer.kept(
+            after,
+            "/tax",
+            name,
+            80,
+            () -> done[0] = setup.saveTaxRate(id, code.strip(), name.strip(), rate.get(), active));
+    if (done[0]) return page;
+    return Answer.wrong(
+        after, "/tax", "Papers have used this rate; switch it off and make a new one.");
+  }
+
+  @PostMapping("/setup/reasons")
+  String saveReason(
+      @RequestParam long id,
+      @RequestParam String name,
+      @RequestParam long account,
+      @RequestParam(defaultValue = "false") boolean active,
+      RedirectAttributes after) {
+    Optional<Account> bears = accounts.all().stream().filter(a -> a.id() == account).findFirst();
+    if (bears.isEmpty() || bears.get().role().control())
+      return Answer.wrong(
+          after, "/reasons", "Which account bears it? One that is no control account.");
+    return Answer.kept(
+        after, "/reasons", name, 80, () -> setup.saveReason(id, name.strip(), account, active));
+  }
+}
