@@ -23,6 +23,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
+import zinctally.store.prove.TieOutStore;
 
 /** A book of its own on the real MariaDB, thrown away at the end. Today is 2026-06-30. */
 public final class FreshBook implements AutoCloseable {
@@ -66,7 +67,7 @@ public final class FreshBook implements AutoCloseable {
                     "spring.main.banner-mode",
                     "off"))
             .run();
-    get(BookStore.class).save("Test book", Coin.of("EUR"), LocalDate.of(2026, 1, 1), false);
+    get(BookStore.class).save("Test book", Coin.of("EUR"), LocalDate.of(2026, 1, 1), false, false);
   }
 
   public <T> T get(Class<T> type) {
@@ -109,6 +110,59 @@ public final class FreshBook implements AutoCloseable {
         PaperKind.INVOICE,
         Map.of("date", date, "customer", "Fenwick Garden", "place", "Store"),
         rows(itemQuantityPrice));
+  }
+
+  /** Posts the next version of a paper. */
+  public void amend(
+      long paper, PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {
+    int version =
+        sql()
+            .sql("select version from paper where id = ?")
+            .param(paper)
+            .query(Integer.class)
+            .single();
+    long draft =
+        get(DraftStore.class)
+            .beginAmending(paper, version, new Draft(kind, fields, rows), "tester");
+    get(Posting.class).post(draft, "tester");
+  }
+
+  public void voidOn(String date, long paper) {
+    get(Posting.class).voidPaper(paper, LocalDate.parse(date), "", "tester");
+  }
+
+  /** Every figure that a date can be asked for: worth and balance by item, all control accounts. */
+  public Map<LocalDate, String> figures() {
+    Map<LocalDate, String> figures = new java.util.TreeMap<>();
+    for (LocalDate date = LocalDate.of(2026, 1, 1);
+        date.isBefore(LocalDate.of(2026, 7, 1));
+        date = date.plusDays(1)) {
+      TieOutStore tieOut = get(TieOutStore.class);
+      figures.put(
+          date,
+          tieOut.byItem(date)
+              + " "
+              + tieOut.controls(date)
+              + " "
+              + sql()
+                  .sql(
+                      "select a.code, sum(l.amount) as balance from journal_line l join account a"
+                          + " on a.id = l.account_id where l.date <= ? group by a.code"
+                          + " having balance <> 0 order by a.code")
+                  .param(date)
+                  .query((row, n) -> row.getString(1) + "=" + row.getLong(2))
+                  .list()
+              + " "
+              + sql()
+                  .sql(
+                      "select place_id, item_id, sum(quantity) as moved from quantity_move"
+                          + " where date <= ? group by place_id, item_id having moved <> 0"
+                          + " order by 1, 2")
+                  .param(date)
+                  .query((row, n) -> row.getLong(1) + "/" + row.getLong(2) + "=" + row.getLong(3))
+                  .list());
+    }
+    return figures;
   }
 
   /** Rows of item, quantity and price. */

@@ -3,7 +3,9 @@ package zinctally.store;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,11 +17,16 @@ import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Recost;
 import zinctally.core.cost.Trace;
+import zinctally.core.papers.PaperKind;
 import zinctally.store.cost.PoolStore;
+import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;
 import zinctally.store.prove.TieOutStore;
 
-/** Papers entered in any order: the books must be as if each had been entered on its day. */
+/**
+ * Papers entered in any order, amended and voided: the books must be as if each had been entered on
+ * its day.
+ */
 class LatePapersTest {
   @ParameterizedTest
   @ValueSource(strings = {"FIFO", "AVERAGE"})
@@ -29,26 +36,59 @@ class LatePapersTest {
       String[] codes = {"MANY", "SOME", "FEW"};
       for (String code : codes) book.item(code, method);
       int posted = 0;
+      int changed = 0;
+      List<Long> bills = new ArrayList<>();
+      List<Long> sales = new ArrayList<>();
       for (int i = 0; i < 640; i++) {
         LocalDate date =
             LocalDate.of(2026, 1, 2).plusDays(i / 5 + dice.nextInt(4) * dice.nextInt(8));
         String code = codes[Math.max(0, dice.nextInt(12) - 9)];
         String quantity = String.valueOf(1 + dice.nextInt(6));
         try {
-          if (dice.nextInt(5) < 2)
-            book.bill(date.toString(), code, quantity, dice.nextInt(900) / 100.0 + "");
-          else book.invoice(date.toString(), code, quantity, "10");
+          int what = dice.nextInt(10);
+          boolean sale = dice.nextInt(5) >= 2;
+          List<Long> papers = sale ? sales : bills;
+          String price = sale ? "10" : dice.nextInt(900) / 100.0 + "";
+          if (what < 2 && !papers.isEmpty()) {
+            long paper = papers.get(dice.nextInt(papers.size()));
+            if (what == 0) {
+              papers.remove(paper);
+              book.get(Posting.class).voidPaper(paper, dateOf(book, paper), "", "tester");
+            } else
+              book.amend(
+                  paper,
+                  sale ? PaperKind.INVOICE : PaperKind.BILL,
+                  Map.of(
+                      "date",
+                      date.toString(),
+                      sale ? "customer" : "supplier",
+                      sale ? "Fenwick Garden" : "Orrin Joinery",
+                      "place",
+                      "Store"),
+                  FreshBook.rows(code, quantity, price, codes[dice.nextInt(3)], "1", price));
+            changed++;
+          } else if (sale) sales.add(book.invoice(date.toString(), code, quantity, price));
+          else bills.add(book.bill(date.toString(), code, quantity, price));
           posted++;
         } catch (Refused short_) {
           continue;
         }
       }
+      assertThat(changed).isGreaterThan(40);
       assertThat(posted).isGreaterThan(250);
       for (long item = 1; item <= codes.length; item++) agreesFromScratch(book, item, method);
       agreesAtEveryDate(book);
       assertThat(book.sql().sql("select count(*) from cost_checkpoint").query(Long.class).single())
           .isPositive();
     }
+  }
+
+  private static LocalDate dateOf(FreshBook book, long paper) {
+    return book.sql()
+        .sql("select date from paper where id = ?")
+        .param(paper)
+        .query(LocalDate.class)
+        .single();
   }
 
   private static void agreesFromScratch(FreshBook book, long item, String method) {
@@ -106,7 +146,9 @@ class LatePapersTest {
                       zinctally.core.papers.PaperKind.BILL,
                       java.util.Map.of(
                           "date", "2026-02-05", "supplier", "Orrin Joinery", "place", "Store"),
-                      FreshBook.rows("LATE", "6", "1.00")));
+                      FreshBook.rows("LATE", "6", "1.00")),
+                  0,
+                  "tester");
       var later = proof.work().orElseThrow().later();
       assertThat(later).hasSize(1);
       assertThat(later.get(0).difference()).isEqualTo(200);

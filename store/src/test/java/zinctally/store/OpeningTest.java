@@ -43,7 +43,8 @@ class OpeningTest {
   }
 
   private Proof prove(String rows) throws Exception {
-    return book.get(Posting.class).prove(SheetReader.text(HEAD + rows).asOpeningStock("Store"));
+    return book.get(Posting.class)
+        .prove(SheetReader.text(HEAD + rows).asOpeningStock("Store"), 0, "tester");
   }
 
   @ParameterizedTest
@@ -84,10 +85,13 @@ class OpeningTest {
       throws Exception {
     Draft draft =
         SheetReader.text(HEAD + "Q-1,Cloth,each,2,3.00,6.00,3.00\n").asOpeningStock("Store");
-    assertThat(book.get(Posting.class).prove(draft).sound()).isFalse();
+    assertThat(book.get(Posting.class).prove(draft, 0, "tester").sound()).isFalse();
     Map<String, String> fields = new java.util.HashMap<>(draft.fields());
     fields.put("questions", "seen");
-    assertThat(book.get(Posting.class).prove(new Draft(draft.kind(), fields, draft.rows())).sound())
+    assertThat(
+            book.get(Posting.class)
+                .prove(new Draft(draft.kind(), fields, draft.rows()), 0, "tester")
+                .sound())
         .isTrue();
   }
 
@@ -142,7 +146,8 @@ class OpeningTest {
     workbook.finish();
     Proof proof =
         book.get(Posting.class)
-            .prove(SheetReader.file("s.xlsx", out.toByteArray()).asOpeningStock("Store"));
+            .prove(
+                SheetReader.file("s.xlsx", out.toByteArray()).asOpeningStock("Store"), 0, "tester");
     assertThat(proof.faults()).isEmpty();
     assertThat(proof.work().orElseThrow().journals().get(0).turnover()).isEqualTo(360);
   }
@@ -181,7 +186,7 @@ class OpeningTest {
     assertThat(draft.kind()).isEqualTo(PaperKind.OPENING_BALANCES);
     assertThat(draft.rows()).hasSize(3);
     assertThat(draft.cell(1, "credit")).isEqualTo("60.00");
-    assertThat(book.get(Posting.class).prove(draft).faults())
+    assertThat(book.get(Posting.class).prove(draft, 0, "tester").faults())
         .extracting(Fault::says)
         .containsExactly(
             "1400 Stock on hand is a control account; it builds up from the items: enter Opening stock.");

@@ -44,7 +44,8 @@ class PaperFaultsTest {
     all.putAll(fields);
     Map<String, String> line = new HashMap<>(Map.of("item", "BOX", "quantity", "2", "price", "10"));
     line.putAll(row);
-    return book.get(Posting.class).prove(new Draft(PaperKind.INVOICE, all, List.of(line)));
+    return book.get(Posting.class)
+        .prove(new Draft(PaperKind.INVOICE, all, List.of(line)), 0, "tester");
   }
 
   @ParameterizedTest
@@ -172,7 +173,7 @@ class PaperFaultsTest {
             List.of(
                 Map.of("account", "6000", "debit", "10"),
                 Map.of("account", "1000", "credit", "9.50")));
-    assertThat(book.get(Posting.class).prove(draft).faults())
+    assertThat(book.get(Posting.class).prove(draft, 0, "tester").faults())
         .anySatisfy(
             f ->
                 assertThat(f.says())

@@ -154,7 +154,7 @@ class PostingTest {
             PaperKind.INVOICE,
             Map.of("date", "2026-03-02", "customer", "Fenwick Garden", "place", "Store"),
             FreshBook.rows("PROOF", "1", "9.00"));
-    Proof proof = book.get(Posting.class).prove(draft);
+    Proof proof = book.get(Posting.class).prove(draft, 0, "tester");
     assertThat(proof.faults()).isEmpty();
     long paper = book.post(draft.kind(), draft.fields(), draft.rows());
     List<Long> written =

@@ -8,5 +8,11 @@ package zinctally.core.ledger;
  * @param party the supplier or customer it speaks of, zero for none
  * @param amount minor units; debit above zero, credit below
  * @param memo a few words, may be empty
+ * @param worked whether it comes from cost entries rather than from the paper itself
  */
-public record JournalLine(long account, long item, long party, long amount, String memo) {}
+public record JournalLine(
+    long account, long item, long party, long amount, String memo, boolean worked) {
+  public JournalLine(long account, long item, long party, long amount, String memo) {
+    this(account, item, party, amount, memo, false);
+  }
+}

@@ -22,6 +22,11 @@ public record Adjustment(LocalDate date, Place place, List<Line> lines) implemen
   }
 
   @Override
+  public List<Item> items() {
+    return lines.stream().map(Line::item).toList();
+  }
+
+  @Override
   public long total() {
     return 0;
   }

@@ -1,7 +1,9 @@
 package zinctally.core.papers;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
+import zinctally.core.goods.Item;
 
 /** A paper that has been read and found sound. Amounts are minor units. */
 public sealed interface Paper
@@ -13,6 +15,11 @@ public sealed interface Paper
   /** Who it is from or for, when it is one party. */
   default Optional<Party> party() {
     return Optional.empty();
+  }
+
+  /** Items it speaks of. */
+  default List<Item> items() {
+    return List.of();
   }
 
   /** The paper's own total, tax included. */

@@ -2,6 +2,7 @@ package zinctally.core.papers;
 
 import java.util.List;
 import zinctally.core.cost.EventKind;
+import zinctally.core.cost.Position;
 import zinctally.core.ledger.JournalLine;
 
 /**
@@ -25,9 +26,29 @@ public record Plan(
    * @param value minor units, for an in, charge or revalue
    * @param contra account that bears the other side of whatever the event turns out to cost, also
    *     later; zero when the known lines hold it
+   * @param of the earlier paper it belongs to; null for the paper itself
    */
   public record Event(
-      int line, EventKind kind, long item, long quantity, long value, long target, long contra) {}
+      int line,
+      EventKind kind,
+      long item,
+      long quantity,
+      long value,
+      long target,
+      long contra,
+      Elsewhere of) {
+    public Event(
+        int line, EventKind kind, long item, long quantity, long value, long target, long contra) {
+      this(line, kind, item, quantity, value, target, contra, null);
+    }
+  }
+
+  /** A paper posted before, and where one of its lines stands in event order. */
+  public record Elsewhere(long paper, Position at) {}
+
+  /** A plan that does nothing: what a voided paper comes down to. */
+  public static final Plan NOTHING =
+      new Plan(List.of(), List.of(), List.of(), List.of(), List.of());
 
   /**
    * @param quantity millionths, in above zero, out below

@@ -14,6 +14,10 @@ import java.util.Optional;
  */
 public record Reading(
     Optional<Paper> paper, List<Fault> faults, List<Fault> notes, Map<Integer, RowFacts> rows) {
+  /** Nothing was read: for what is proved without being typed. */
+  public static final Reading NOTHING =
+      new Reading(Optional.empty(), List.of(), List.of(), Map.of());
+
   /**
    * @param item zero when the row has none
    * @param name what the item or account is called

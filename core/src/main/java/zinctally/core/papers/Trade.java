@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import zinctally.core.cost.EventKind;
+import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 
@@ -36,6 +37,11 @@ public record Trade(
 
   public long tax() {
     return lines.stream().mapToLong(TradeLine::tax).reduce(0, Math::addExact);
+  }
+
+  @Override
+  public List<Item> items() {
+    return lines.stream().map(TradeLine::item).filter(i -> i != null).toList();
   }
 
   @Override

@@ -23,13 +23,17 @@ public record Proof(Reading reading, List<Fault> faults, Optional<Work> work) {
 
   /**
    * @param entries what goes into the stock book
+   * @param undone what takes back, in the stock book, what the version before had put there
    * @param journals what goes into the ledger, one for each posting date
+   * @param reversals what takes back, in the ledger, what the version before had written
    * @param later papers of before whose cost moves
    */
   public record Work(
       List<Shift> shifts,
       List<StockEntry> entries,
+      List<StockEntry> undone,
       List<JournalEntry> journals,
+      List<JournalEntry> reversals,
       List<Later> later,
       Balance before,
       Balance after) {}

@@ -7,9 +7,15 @@ import zinctally.core.number.Coin;
  * The book itself.
  *
  * @param closedTo last closed day, or null when no period is closed
+ * @param shortStock whether goods may be sold that are not there yet
  */
 public record Book(
-    String name, Coin coin, LocalDate cutOver, LocalDate closedTo, boolean pricesIncludeTax) {
+    String name,
+    Coin coin,
+    LocalDate cutOver,
+    LocalDate closedTo,
+    boolean pricesIncludeTax,
+    boolean shortStock) {
   public LocalDate firstOpenDay() {
     return closedTo == null || closedTo.isBefore(cutOver) ? cutOver : closedTo.plusDays(1);
   }

@@ -27,6 +27,8 @@ import zinctally.store.ledger.AccountStore;
 /** What the book knows, looked up once for one reading and remembered while it lasts. */
 public final class BookCatalogue implements Catalogue {
   private final JdbcClient sql;
+  private final long amends;
+  private final boolean shortStock;
   private final Rules rules;
   private final List<Account> accounts;
   private final GroupStore.Tree groups;
@@ -36,8 +38,16 @@ public final class BookCatalogue implements Catalogue {
   private final Map<String, TaxRate> rates = new HashMap<>();
   private final Map<String, Reason> reasons = new HashMap<>();
 
-  BookCatalogue(JdbcClient sql, Book book, AccountStore accounts, GroupStore groups, Clock clock) {
+  BookCatalogue(
+      JdbcClient sql,
+      Book book,
+      long amends,
+      AccountStore accounts,
+      GroupStore groups,
+      Clock clock) {
     this.sql = sql;
+    this.amends = amends;
+    this.shortStock = book.shortStock();
     this.rules = new Rules(book.coin(), book.cutOver(), book.firstOpenDay(), LocalDate.now(clock));
     this.accounts = accounts.all();
     this.groups = groups.tree();
@@ -184,8 +194,17 @@ public final class BookCatalogue implements Catalogue {
   @Override
   public List<OpenItem> openItems(long party) {
     return sql.sql(
-            "select * from open_item where party_id = ? and open <> 0 order by date, id limit 500")
-        .param(party)
+            """
+            select o.*, o.open - coalesce((select sum(s.amount) from settlement s
+              where s.open_item_id = o.id and s.paper_id = :amends), 0) as still_open
+            from open_item o
+            where o.party_id = :party and o.paper_id <> :amends
+              and (o.open <> 0 or o.id in (select open_item_id from settlement
+                                           where paper_id = :amends))
+            having still_open <> 0 order by o.date, o.id limit 500
+            """)
+        .param("party", party)
+        .param("amends", amends)
         .query(
             (row, n) ->
                 new OpenItem(
@@ -195,8 +214,19 @@ public final class BookCatalogue implements Catalogue {
                     row.getObject("date", LocalDate.class),
                     row.getObject("due", LocalDate.class),
                     row.getLong("amount"),
-                    row.getLong("open")))
+                    row.getLong("still_open")))
         .list();
+  }
+
+  /** Whether a person may take more than is there: the book must allow it, and the person may. */
+  public boolean mayGoShort(String login) {
+    return shortStock
+        && sql.sql(
+                "select exists (select 1 from app_user where login = ?"
+                    + " and (role = 'OWNER' or may_sell_short))")
+            .param(login)
+            .query(Boolean.class)
+            .single();
   }
 
   @Override

@@ -17,7 +17,16 @@ public class BookStore {
 
   /** Empty until it has been set up. */
   public Optional<Book> find() {
-    return sql.sql("select * from book where id = 1")
+    return read("");
+  }
+
+  /** The book, held so that no period is closed until the transaction ends. */
+  Book held() {
+    return read(" lock in share mode").orElseThrow();
+  }
+
+  private Optional<Book> read(String lock) {
+    return sql.sql("select * from book where id = 1" + lock)
         .query(
             (row, n) ->
                 new Book(
@@ -25,7 +34,8 @@ public class BookStore {
                     Coin.of(row.getString("currency")),
                     row.getObject("cut_over", LocalDate.class),
                     row.getObject("closed_to", LocalDate.class),
-                    row.getBoolean("prices_include_tax")))
+                    row.getBoolean("prices_include_tax"),
+                    row.getBoolean("short_stock")))
         .optional();
   }
 
@@ -41,15 +51,17 @@ public class BookStore {
     return sql.sql("select exists (select 1 from paper)").query(Boolean.class).single();
   }
 
-  public void save(String name, Coin coin, LocalDate cutOver, boolean pricesIncludeTax) {
+  public void save(
+      String name, Coin coin, LocalDate cutOver, boolean pricesIncludeTax, boolean shortStock) {
     sql.sql(
             """
-            insert into book (id, name, currency, cut_over, prices_include_tax)
-            values (1, ?, ?, ?, ?)
+            insert into book (id, name, currency, cut_over, prices_include_tax, short_stock)
+            values (1, ?, ?, ?, ?, ?)
             on duplicate key update name = values(name), currency = values(currency),
-              cut_over = values(cut_over), prices_include_tax = values(prices_include_tax)
+              cut_over = values(cut_over), prices_include_tax = values(prices_include_tax),
+              short_stock = values(short_stock)
             """)
-        .params(name, coin.code(), cutOver, pricesIncludeTax)
+        .params(name, coin.code(), cutOver, pricesIncludeTax, shortStock)
         .update();
   }
 }

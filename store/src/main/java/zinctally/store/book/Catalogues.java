@@ -25,6 +25,16 @@ public class Catalogues {
   }
 
   public BookCatalogue open() {
-    return new BookCatalogue(sql, books.book(), accounts, groups, clock);
+    return amending(0);
+  }
+
+  /** As if what a posted paper has settled were still open, for reading its next version. */
+  public BookCatalogue amending(long paper) {
+    return new BookCatalogue(sql, books.book(), paper, accounts, groups, clock);
+  }
+
+  /** The same, with the book held so that no period is closed until the transaction ends. */
+  public BookCatalogue held(long amends) {
+    return new BookCatalogue(sql, books.held(), amends, accounts, groups, clock);
   }
 }

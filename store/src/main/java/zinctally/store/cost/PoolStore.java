@@ -7,6 +7,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeSet;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -17,6 +18,9 @@ import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Past;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
+import zinctally.core.number.Coin;
+import zinctally.core.number.Quantity;
+import zinctally.core.papers.Catalogue;
 
 /** Cost pools, their events and checkpoints. */
 @Repository
@@ -99,7 +103,7 @@ public class PoolStore {
             """
             select id, kind, date, sequence, line, quantity, value, target_id, charges, booked
             from cost_event
-            where item_id = ? and date >= ? and (date, sequence, line) > (?, ?, ?)
+            where item_id = ? and not gone and date >= ? and (date, sequence, line) > (?, ?, ?)
             order by date, sequence, line
             """)
         .params(item, from.date(), from.date(), from.sequence(), from.line())
@@ -118,6 +122,37 @@ public class PoolStore {
         .param("ids", ids)
         .query(PoolStore::booked)
         .list();
+  }
+
+  /** Where an event stands. */
+  public record Placed(long event, long item, Position at) {}
+
+  public List<Placed> positions(Collection<Long> events) {
+    if (events.isEmpty()) return List.of();
+    return sql.sql("select id, item_id, date, sequence, line from cost_event where id in (:ids)")
+        .param("ids", events)
+        .query(
+            (row, n) ->
+                new Placed(
+                    row.getLong(1),
+                    row.getLong(2),
+                    new Position(row.getObject(3, LocalDate.class), row.getLong(4), row.getInt(5))))
+        .list();
+  }
+
+  /** What to assume goods cost that were never received: a value for a quantity. */
+  public Optional<Catalogue.LatestCost> standardCost(long item) {
+    return sql.sql(
+            "select i.standard_cost, b.currency from item i, book b"
+                + " where i.id = ? and i.standard_cost is not null")
+        .param(item)
+        .query(
+            (row, n) -> {
+              int digits = Coin.of(row.getString(2)).digits();
+              long million = row.getBigDecimal(1).movePointRight(digits + 6).longValueExact();
+              return new Catalogue.LatestCost(million, Quantity.ONE * 1_000_000);
+            })
+        .optional();
   }
 
   private static Booked booked(ResultSet row, int n) throws SQLException {
@@ -143,7 +178,7 @@ public class PoolStore {
       public Goods arrival(long id) {
         return sql.sql(
                 "select quantity, value + charges from cost_event"
-                    + " where id = ? and item_id = ? and kind = 'IN'")
+                    + " where id = ? and item_id = ? and kind = 'IN' and not gone")
             .params(id, item)
             .query((row, n) -> new Goods(row.getLong(1), row.getLong(2)))
             .optional()
@@ -157,9 +192,9 @@ public class PoolStore {
                 select o.quantity - coalesce(sum(b.quantity), 0),
                        -o.booked - coalesce(sum(b.booked), 0)
                 from cost_event o
-                left join cost_event b on b.target_id = o.id and b.kind = 'BACK'
+                left join cost_event b on b.target_id = o.id and b.kind = 'BACK' and not b.gone
                   and (b.date, b.sequence, b.line) <= (?, ?, ?)
-                where o.id = ? and o.item_id = ? and o.kind = 'OUT'
+                where o.id = ? and o.item_id = ? and o.kind = 'OUT' and not o.gone
                 group by o.id
                 """)
             .params(start.date(), start.sequence(), start.line(), id, item)
@@ -179,8 +214,11 @@ public class PoolStore {
   /** A state to be written. */
   public record Kept(long item, Position at, PoolState state, int sinceCheckpoint) {}
 
-  /** Writes heads; the caller holds their locks. */
+  /** Writes heads, and drops those of pools without events; the caller holds their locks. */
   public void writeHeads(List<Kept> heads) {
+    for (Kept head : heads)
+      if (head.at() == null)
+        sql.sql("delete from cost_pool where item_id = ?").param(head.item()).update();
     jdbc.batchUpdate(
         """
         insert into cost_pool values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
@@ -191,6 +229,7 @@ public class PoolStore {
           latest_quantity = values(latest_quantity), latest_value = values(latest_value)
         """,
         heads.stream()
+            .filter(k -> k.at() != null)
             .map(
                 k ->
                     new Object[] {

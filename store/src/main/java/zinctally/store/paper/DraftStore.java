@@ -31,6 +31,24 @@ public class DraftStore {
     return key.getKey().longValue();
   }
 
+  /** A draft of a posted paper's next version; the open one, if there is one of this version. */
+  public long beginAmending(long paper, int version, Draft text, String login) {
+    return sql.sql(
+            "select id from draft where amends = ? and amends_version = ? and paper_id is null"
+                + " order by id limit 1")
+        .params(paper, version)
+        .query(Long.class)
+        .optional()
+        .orElseGet(
+            () -> {
+              long id = begin(text, login);
+              sql.sql("update draft set amends = ?, amends_version = ? where id = ?")
+                  .params(paper, version, id)
+                  .update();
+              return id;
+            });
+  }
+
   /**
    * Keeps what is typed now.
    *
@@ -85,6 +103,8 @@ public class DraftStore {
         row.getInt("revision"),
         row.getObject("saved_at", LocalDateTime.class),
         row.getString("saved_by"),
-        row.getLong("paper_id"));
+        row.getLong("paper_id"),
+        row.getLong("amends"),
+        row.getInt("amends_version"));
   }
 }

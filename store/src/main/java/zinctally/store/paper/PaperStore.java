@@ -49,6 +49,7 @@ public class PaperStore {
                     row.getObject("posted_at", LocalDateTime.class),
                     row.getString("posted_by"),
                     row.getInt("version"),
+                    row.getString("state").equals("VOID"),
                     lines(id),
                     entries(id),
                     dues(id)))
@@ -61,7 +62,7 @@ public class PaperStore {
             select l.*, i.code, i.name, i.base_unit, i.pack_name, i.pack_size, t.code as tax_code,
               a.code as account_code, a.name as account_name,
               (select sum(e.booked) from cost_event e
-               where e.paper_id = l.paper_id and e.line = l.line) as cost
+               where e.paper_id = l.paper_id and e.line = l.line and not e.gone) as cost
             from paper_line l join paper p on p.id = l.paper_id and p.version = l.version
             left join item i on i.id = l.item_id left join account a on a.id = l.account_id
             left join tax_rate t on t.id = l.tax_rate_id
@@ -91,11 +92,12 @@ public class PaperStore {
   }
 
   private List<PostedPaper.Entry> entries(long id) {
-    record Row(long journal, LocalDate date, PostedPaper.Booking booking) {}
+    record Row(
+        long journal, LocalDate date, int version, boolean reverses, PostedPaper.Booking booking) {}
     Map<Long, List<Row>> journals = new LinkedHashMap<>();
     sql.sql(
             """
-            select l.*, j.date as journal_date, a.code, a.name, i.code as item_code,
+            select l.*, j.date as journal_date, j.version, j.reverses, a.code, a.name, i.code as item_code,
               w.name as party_name
             from journal j join journal_line l on l.journal_id = j.id
             join account a on a.id = l.account_id
@@ -108,6 +110,8 @@ public class PaperStore {
                 new Row(
                     row.getLong("journal_id"),
                     row.getObject("journal_date", LocalDate.class),
+                    row.getInt("version"),
+                    row.getBoolean("reverses"),
                     new PostedPaper.Booking(
                         row.getLong("account_id"),
                         row.getString("code") + " " + row.getString("name"),
@@ -123,6 +127,8 @@ public class PaperStore {
                 new PostedPaper.Entry(
                     rows.get(0).journal(),
                     rows.get(0).date(),
+                    rows.get(0).version(),
+                    rows.get(0).reverses(),
                     rows.stream().map(Row::booking).toList()))
         .toList();
   }

@@ -1,6 +1,7 @@
 package zinctally.store.paper;
 
 import java.time.LocalDateTime;
+import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.Draft;
@@ -15,9 +16,21 @@ public class PaperText {
     this.sql = sql;
   }
 
-  public void write(long paper, int version, Draft draft, LocalDateTime at, String login) {
-    sql.sql("insert into paper_version values (?, ?, ?, ?, ?)")
-        .params(paper, version, DraftText.write(draft), at, login)
+  /**
+   * @param what posted or amended
+   */
+  public void write(
+      long paper,
+      int version,
+      Draft draft,
+      String what,
+      String why,
+      LocalDateTime at,
+      String login) {
+    sql.sql(
+            "insert into paper_version (paper_id, version, text, posted_at, posted_by, what, why)"
+                + " values (?, ?, ?, ?, ?, ?, ?)")
+        .params(paper, version, DraftText.write(draft), at, login, what, why)
         .update();
   }
 
@@ -28,5 +41,30 @@ public class PaperText {
             .params(paper, version)
             .query(String.class)
             .single());
+  }
+
+  /**
+   * @param what posted or amended
+   */
+  public record Version(int version, String what, LocalDateTime at, String by) {}
+
+  public Version version(long paper, int version) {
+    return versions(paper).stream().filter(v -> v.version() == version).findFirst().orElseThrow();
+  }
+
+  /** All versions of a paper, the first first. */
+  public List<Version> versions(long paper) {
+    return sql.sql(
+            "select version, what, posted_at, posted_by from paper_version"
+                + " where paper_id = ? order by version")
+        .param(paper)
+        .query(
+            (row, n) ->
+                new Version(
+                    row.getInt(1),
+                    row.getString(2),
+                    row.getObject(3, LocalDateTime.class),
+                    row.getString(4)))
+        .list();
   }
 }

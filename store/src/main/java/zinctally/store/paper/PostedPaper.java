@@ -23,6 +23,7 @@ public record PostedPaper(
     LocalDateTime postedAt,
     String postedBy,
     int version,
+    boolean isVoid,
     List<Line> lines,
     List<Entry> entries,
     List<Due> dues) {
@@ -45,7 +46,8 @@ public record PostedPaper(
       String taxCode,
       Long cost) {}
 
-  public record Entry(long journal, LocalDate date, List<Booking> lines) {}
+  public record Entry(
+      long journal, LocalDate date, int version, boolean reverses, List<Booking> lines) {}
 
   public record Booking(
       long account, String accountLabel, String item, String party, long amount, String memo) {}

@@ -2,6 +2,8 @@ package zinctally.store.posting;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,8 +11,9 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.IntConsumer;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import zinctally.core.cost.CostEvent;
+import zinctally.core.cost.Position;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
@@ -22,49 +25,48 @@ import zinctally.store.ledger.AccountStore;
 /** Writes what has been worked out; always inside one posting's transaction. */
 @Component
 class PaperWriter {
-  private final JdbcClient sql;
+  private static final Comparator<List<Long>> BY_ITEM_AND_PLACE =
+      Comparator.comparing((List<Long> key) -> key.get(0)).thenComparing(key -> key.get(1));
   private final JdbcTemplate jdbc;
   private final PoolStore pools;
   private final AccountStore accounts;
 
-  PaperWriter(JdbcClient sql, JdbcTemplate jdbc, PoolStore pools, AccountStore accounts) {
-    this.sql = sql;
+  PaperWriter(JdbcTemplate jdbc, PoolStore pools, AccountStore accounts) {
     this.jdbc = jdbc;
     this.pools = pools;
     this.accounts = accounts;
   }
 
+  /**
+   * @param job what was worked out
+   * @param journals entries of this posting by date
+   * @param reversals entries that take back an earlier version, by date
+   */
   void stock(
       Worked worked,
-      Plan plan,
+      Worker.Job job,
       long paper,
-      LocalDate date,
-      Map<Long, Item> items,
       Map<LocalDate, Long> journals,
+      Map<LocalDate, Long> reversals,
       IntConsumer reached) {
-    events(worked.fresh(), paper);
+    events(worked, job.undo(), paper);
     reached.accept(63);
     Proof.Work work = worked.work();
+    List<Object[]> entries = new ArrayList<>();
+    for (Proof.StockEntry e : work.undone()) entries.add(entry(e, job.items(), paper, reversals));
+    for (Proof.StockEntry e : work.entries()) entries.add(entry(e, job.items(), paper, journals));
     jdbc.batchUpdate(
         "insert into cost_entry (item_id, event_id, posting_date, quantity, value, account_id, cause_id, journal_id)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?)",
-        work.entries().stream()
-            .map(
-                e ->
-                    new Object[] {
-                      e.item(),
-                      e.event().id(),
-                      e.postingDate(),
-                      e.quantity(),
-                      e.value(),
-                      items.get(e.item()).stockAccount(),
-                      paper,
-                      journals.getOrDefault(e.postingDate(), 0L)
-                    })
-            .toList());
+        entries);
     jdbc.batchUpdate(
         "update cost_event set booked = booked + ? where id = ?",
         work.later().stream().map(l -> new Object[] {l.difference(), l.event().id()}).toList());
+    jdbc.batchUpdate(
+        "update cost_event set charges = charges + ? where id = ?",
+        worked.charges().entrySet().stream()
+            .map(c -> new Object[] {c.getValue(), c.getKey()})
+            .toList());
     reached.accept(72);
     pools.writeHeads(worked.pools().stream().map(Worked.PoolAfter::head).toList());
     for (Worked.PoolAfter pool : worked.pools())
@@ -72,65 +74,104 @@ class PaperWriter {
         pools.writeCheckpoints(
             pool.head().item(), pool.replayed() ? from(pool) : null, pool.checkpoints());
     reached.accept(80);
-    moves(plan, paper, date);
+    moves(job, paper);
     reached.accept(90);
-    totals(work, items);
+    totals(work, job.items());
   }
 
-  private static zinctally.core.cost.Position from(Worked.PoolAfter pool) {
+  private static Object[] entry(
+      Proof.StockEntry e, Map<Long, Item> items, long paper, Map<LocalDate, Long> journals) {
+    return new Object[] {
+      e.item(),
+      e.event().id(),
+      e.postingDate(),
+      e.quantity(),
+      e.value(),
+      items.get(e.item()).stockAccount(),
+      paper,
+      journals.getOrDefault(e.postingDate(), 0L)
+    };
+  }
+
+  private static Position from(Worked.PoolAfter pool) {
     return pool.replayedFrom() == null
-        ? new zinctally.core.cost.Position(LocalDate.of(1000, 1, 1), 0, 0)
+        ? new Position(LocalDate.of(1000, 1, 1), Long.MIN_VALUE, 0)
         : pool.replayedFrom();
   }
 
-  private void events(List<Proof.StockEntry> fresh, long paper) {
+  /** New events are written, those of an earlier version changed, and the rest of it is gone. */
+  private void events(Worked worked, Undo undo, long paper) {
+    List<Object[]> added = new ArrayList<>();
+    List<Object[]> changed = new ArrayList<>();
+    for (Worked.Fresh fresh : worked.fresh()) {
+      Proof.StockEntry e = fresh.entry();
+      CostEvent event = e.event();
+      Object[] row = {
+        event.at().date(),
+        event.at().sequence(),
+        event.at().line(),
+        event.quantity(),
+        event.value(),
+        event.target(),
+        e.contra(),
+        e.value(),
+        event.id(),
+        e.item(),
+        event.kind().name(),
+        fresh.paper() == 0 ? paper : fresh.paper()
+      };
+      if (worked.kept().contains(event.id())) changed.add(Arrays.copyOf(row, 9));
+      else added.add(row);
+    }
     jdbc.batchUpdate(
         """
-        insert into cost_event (id, item_id, date, sequence, line, kind, quantity, value,
-          target_id, contra_account, booked, paper_id)
+        insert into cost_event (date, sequence, line, quantity, value, target_id, contra_account,
+          booked, id, item_id, kind, paper_id)
         values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
         """,
-        fresh.stream()
-            .map(
-                e ->
-                    new Object[] {
-                      e.event().id(),
-                      e.item(),
-                      e.event().at().date(),
-                      e.event().at().sequence(),
-                      e.event().at().line(),
-                      e.event().kind().name(),
-                      e.event().quantity(),
-                      e.event().value(),
-                      e.event().target(),
-                      e.contra(),
-                      e.value(),
-                      paper
-                    })
+        added);
+    jdbc.batchUpdate(
+        "update cost_event set date = ?, sequence = ?, line = ?, quantity = ?, value = ?,"
+            + " target_id = ?, contra_account = ?, booked = ? where id = ?",
+        changed);
+    jdbc.batchUpdate(
+        "update cost_event set gone = true, booked = 0 where id = ?",
+        undo.events().stream()
+            .filter(old -> !worked.kept().contains(old.event().id()))
+            .map(old -> new Object[] {old.event().id()})
             .toList());
   }
 
-  private void moves(Plan plan, long paper, LocalDate date) {
+  private void moves(Worker.Job job, long paper) {
+    List<Object[]> moves = new ArrayList<>();
+    TreeMap<List<Long>, Long> places = new TreeMap<>(BY_ITEM_AND_PLACE);
+    for (Undo.Moved m : job.undo().moves()) {
+      LocalDate date = job.undo().on(m.date());
+      moves.add(new Object[] {m.item(), m.place(), date, -m.quantity(), paper, m.line()});
+      places.merge(List.of(m.item(), m.place()), -m.quantity(), Math::addExact);
+    }
+    for (Plan.Move m : job.plan().moves()) {
+      moves.add(new Object[] {m.item(), m.place(), job.date(), m.quantity(), paper, m.line()});
+      places.merge(List.of(m.item(), m.place()), m.quantity(), Math::addExact);
+    }
     jdbc.batchUpdate(
         "insert into quantity_move (item_id, place_id, date, quantity, paper_id, line)"
             + " values (?, ?, ?, ?, ?, ?)",
-        plan.moves().stream()
-            .map(m -> new Object[] {m.item(), m.place(), date, m.quantity(), paper, m.line()})
-            .toList());
+        moves);
     jdbc.batchUpdate(
         "insert into place_stock values (?, ?, ?)"
             + " on duplicate key update quantity = quantity + values(quantity)",
-        plan.moves().stream()
-            .sorted(
-                java.util.Comparator.comparingLong(Plan.Move::item).thenComparing(Plan.Move::place))
-            .map(m -> new Object[] {m.item(), m.place(), m.quantity()})
+        places.entrySet().stream()
+            .map(p -> new Object[] {p.getKey().get(0), p.getKey().get(1), p.getValue()})
             .toList());
   }
 
   private void totals(Proof.Work work, Map<Long, Item> items) {
     TreeMap<Cell, long[]> byItem = new TreeMap<>();
     TreeMap<Cell, long[]> byAccount = new TreeMap<>();
-    for (Proof.StockEntry entry : work.entries()) {
+    List<Proof.StockEntry> entries = new ArrayList<>(work.entries());
+    entries.addAll(work.undone());
+    for (Proof.StockEntry entry : entries) {
       LocalDate month = entry.postingDate().withDayOfMonth(1);
       add(byItem, new Cell(entry.item(), month), entry.quantity(), entry.value());
       add(byAccount, new Cell(items.get(entry.item()).stockAccount(), month), entry.value(), 0);
@@ -146,7 +187,8 @@ class PaperWriter {
   }
 
   /** Writes journal entries and returns their ids by posting date. */
-  Map<LocalDate, Long> journals(List<JournalEntry> journals, long paper, int version) {
+  Map<LocalDate, Long> journals(
+      List<JournalEntry> journals, long paper, int version, boolean reverses) {
     Map<LocalDate, Long> byDate = new HashMap<>();
     if (journals.isEmpty()) return byDate;
     List<Long> ids =
@@ -159,7 +201,7 @@ class PaperWriter {
     Map<Long, TreeMap<Cell, long[]>> byItem = new TreeMap<>();
     for (int i = 0; i < journals.size(); i++) {
       JournalEntry entry = journals.get(i);
-      heads.add(new Object[] {ids.get(i), entry.date(), paper, version});
+      heads.add(new Object[] {ids.get(i), entry.date(), paper, version, reverses});
       int n = 0;
       for (JournalLine line : entry.lines()) {
         lines.add(
@@ -171,7 +213,8 @@ class PaperWriter {
               line.item(),
               line.party(),
               line.amount(),
-              line.memo()
+              line.memo(),
+              line.worked()
             });
         add(
             months,
@@ -186,10 +229,10 @@ class PaperWriter {
               0);
       }
     }
-    jdbc.batchUpdate("insert into journal values (?, ?, ?, ?)", heads);
+    jdbc.batchUpdate("insert into journal values (?, ?, ?, ?, ?)", heads);
     jdbc.batchUpdate(
-        "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
+        "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo, worked)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
         lines);
     jdbc.batchUpdate(
         "insert into account_month values (?, ?, ?, ?) on duplicate key update"
@@ -204,43 +247,6 @@ class PaperWriter {
                 rows(cells, false)));
     for (int i = 0; i < journals.size(); i++) byDate.put(journals.get(i).date(), ids.get(i));
     return byDate;
-  }
-
-  /** What the paper makes owed, and what it settles. */
-  void dues(Plan plan, long paper, String number, LocalDate date) {
-    int line = 0;
-    for (Plan.Due due : plan.dues()) {
-      sql.sql(
-              "insert into open_item (paper_id, line, party_id, number, date, due, amount, open)"
-                  + " values (?, ?, ?, ?, ?, ?, ?, ?)")
-          .params(
-              paper,
-              line++,
-              due.party(),
-              due.number().isEmpty() ? number : due.number(),
-              due.date(),
-              due.due(),
-              due.amount(),
-              due.amount())
-          .update();
-    }
-    for (Plan.Settlement settlement : plan.settlements()) {
-      int done =
-          sql.sql(
-                  "update open_item set open = open + :a where id = :id"
-                      + " and abs(open + :a) <= abs(open) and sign(open + :a) in (0, sign(open))")
-              .param("a", settlement.amount())
-              .param("id", settlement.openItem())
-              .update();
-      if (done == 0)
-        throw new Refused(
-            List.of(
-                zinctally.core.papers.Fault.whole(
-                    "One of these has been settled in the meantime; look at what is open again.")));
-      sql.sql("insert into settlement (paper_id, open_item_id, amount, date) values (?, ?, ?, ?)")
-          .params(paper, settlement.openItem(), settlement.amount(), date)
-          .update();
-    }
   }
 
   private record Cell(long id, LocalDate month) implements Comparable<Cell> {

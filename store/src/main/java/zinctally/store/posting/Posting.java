@@ -11,27 +11,22 @@ import java.util.Optional;
 import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.IntConsumer;
+import java.util.function.LongSupplier;
 import org.springframework.dao.PessimisticLockingFailureException;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import zinctally.core.cost.CannotCost;
 import zinctally.core.goods.Item;
 import zinctally.core.opening.OpeningStockReader;
 import zinctally.core.opening.Sheet;
-import zinctally.core.papers.Adjustment;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.DraftReader;
 import zinctally.core.papers.Fault;
-import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Plan;
 import zinctally.core.papers.Reading;
-import zinctally.core.papers.Trade;
-import zinctally.core.papers.TradeLine;
 import zinctally.core.proof.Proof;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
@@ -40,8 +35,8 @@ import zinctally.store.paper.PaperText;
 import zinctally.store.paper.SavedDraft;
 
 /**
- * Proves and posts papers. A posting is one transaction: paper, quantities, cost entries, journal,
- * totals and audit line, all or nothing; item pools are locked in the order of their ids.
+ * Proves, posts, amends and voids papers. Each is one transaction: paper, quantities, cost entries,
+ * journal, totals and audit line, all or nothing; item pools are locked in the order of their ids.
  */
 @Service
 public class Posting {
@@ -49,13 +44,16 @@ public class Posting {
   private final Catalogues catalogues;
   private final DraftStore drafts;
   private final Worker worker;
+  private final Undoing undoing;
+  private final InTheWay inTheWay;
   private final Shortages shortages;
   private final Newcomers newcomers;
+  private final PaperRows rows;
   private final PaperWriter writer;
+  private final Dues dues;
   private final Progress progress;
   private final PaperText texts;
   private final JdbcClient sql;
-  private final JdbcTemplate jdbc;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
@@ -63,37 +61,61 @@ public class Posting {
       Catalogues catalogues,
       DraftStore drafts,
       Worker worker,
+      Undoing undoing,
+      InTheWay inTheWay,
       Shortages shortages,
       Newcomers newcomers,
+      PaperRows rows,
       PaperWriter writer,
+      Dues dues,
       Progress progress,
       PaperText texts,
       JdbcClient sql,
-      JdbcTemplate jdbc,
       TransactionTemplate transaction,
       Clock clock) {
     this.catalogues = catalogues;
     this.drafts = drafts;
     this.worker = worker;
+    this.undoing = undoing;
+    this.inTheWay = inTheWay;
     this.shortages = shortages;
     this.newcomers = newcomers;
+    this.rows = rows;
     this.writer = writer;
+    this.dues = dues;
     this.progress = progress;
     this.texts = texts;
     this.sql = sql;
-    this.jdbc = jdbc;
     this.transaction = transaction;
     this.clock = clock;
   }
 
-  /** What the draft would do now; writes nothing. */
-  public Proof prove(Draft draft) {
-    BookCatalogue book = catalogues.open();
+  /**
+   * What the draft would do now; writes nothing.
+   *
+   * @param amends the posted paper it is a new version of; zero for none
+   * @param login who would post it, for what not everyone may do
+   */
+  public Proof prove(Draft draft, long amends, String login) {
+    BookCatalogue book = catalogues.amending(amends);
     Reading reading = read(draft, book);
     if (reading.paper().isEmpty()) return new Proof(reading, reading.faults(), Optional.empty());
     Paper paper = reading.paper().get();
-    Attempt attempt = attempt(paper, paper.plan(book), book, Long.MAX_VALUE, false);
+    Plan plan = paper.plan(book);
+    Optional<PaperRows.Head> before = amends == 0 ? Optional.empty() : rows.head(amends, false);
+    Attempt attempt =
+        attempt(job(paper, plan, before, Long.MAX_VALUE, book, login), before, book, false);
     return new Proof(reading, attempt.faults, attempt.worked.map(Worked::work));
+  }
+
+  /** What voiding a paper on a day would do; writes nothing. */
+  public Proof proveVoid(long paper, LocalDate on, String login) {
+    BookCatalogue book = catalogues.open();
+    PaperRows.Head head = rows.head(paper, false).orElseThrow();
+    List<Fault> faults = inTheWay.ofVoiding(head, on, book.rules());
+    if (!faults.isEmpty()) return new Proof(Reading.NOTHING, faults, Optional.empty());
+    Attempt attempt = attempt(voiding(head, on, book, login), Optional.empty(), book, false);
+    return new Proof(Reading.NOTHING, attempt.faults, attempt.worked.map(Worked::work));
   }
 
   private static Reading read(Draft draft, BookCatalogue book) {
@@ -104,52 +126,93 @@ public class Posting {
     return new OpeningStockReader(book, book::newItem).read(draft);
   }
 
-  private record Attempt(Optional<Worked> worked, List<Fault> faults, Map<Long, Item> items) {}
+  private Worker.Job job(
+      Paper paper,
+      Plan plan,
+      Optional<PaperRows.Head> before,
+      long sequence,
+      BookCatalogue book,
+      String login) {
+    Undo undo =
+        before.map(b -> undoing.of(b.id(), book.rules().firstOpenDay())).orElse(Undo.NOTHING);
+    Map<Long, Item> items = new HashMap<>();
+    paper.items().forEach(item -> items.put(item.id(), item));
+    return new Worker.Job(
+        plan,
+        paper.date(),
+        before.map(PaperRows.Head::sequence).orElse(sequence),
+        undo,
+        withOld(items, undo, book),
+        book.rules().firstOpenDay(),
+        book.mayGoShort(login));
+  }
 
-  private Attempt attempt(Paper paper, Plan plan, BookCatalogue book, long sequence, boolean lock) {
-    Map<Long, Item> items = items(paper);
-    try {
-      Worked worked = worker.work(plan, paper.date(), sequence, items, book.rules(), lock);
-      List<Fault> faults = shortages.of(plan, paper.date(), items);
-      return new Attempt(faults.isEmpty() ? Optional.of(worked) : Optional.empty(), faults, items);
-    } catch (CannotCost refused) {
-      List<Fault> byPlace = shortages.of(plan, paper.date(), items);
-      if (!byPlace.isEmpty()) return new Attempt(Optional.empty(), byPlace, items);
-      Item item = itemOf(refused, plan, items);
-      return new Attempt(Optional.empty(), List.of(shortages.sentence(refused, item)), items);
-    } catch (ArithmeticException tooLarge) {
-      Fault fault =
-          Fault.whole("With this paper an amount would be larger than the book can hold.");
-      return new Attempt(Optional.empty(), List.of(fault), items);
+  private Worker.Job voiding(PaperRows.Head head, LocalDate on, BookCatalogue book, String login) {
+    Undo undo = undoing.of(head.id(), on);
+    return new Worker.Job(
+        Plan.NOTHING,
+        on,
+        head.sequence(),
+        undo,
+        withOld(new HashMap<>(), undo, book),
+        book.rules().firstOpenDay(),
+        book.mayGoShort(login));
+  }
+
+  private static Map<Long, Item> withOld(Map<Long, Item> items, Undo undo, BookCatalogue book) {
+    List<Long> old =
+        undo.events().stream()
+            .map(Undo.Old::item)
+            .filter(id -> !items.containsKey(id))
+            .distinct()
+            .toList();
+    items.putAll(book.items(old));
+    return items;
+  }
+
+  private record Attempt(Optional<Worked> worked, List<Fault> faults) {
+    static Attempt failed(List<Fault> faults) {
+      return new Attempt(Optional.empty(), faults);
     }
   }
 
-  private Item itemOf(CannotCost refused, Plan plan, Map<Long, Item> items) {
+  private Attempt attempt(
+      Worker.Job job, Optional<PaperRows.Head> amends, BookCatalogue book, boolean lock) {
+    if (amends.isPresent()) {
+      List<Fault> faults = inTheWay.ofAmending(amends.get(), job.plan(), book.rules());
+      if (!faults.isEmpty()) return Attempt.failed(faults);
+    }
+    try {
+      Worked worked = worker.work(job, lock);
+      List<Fault> faults = new ArrayList<>(inTheWay.ofEvents(job.undo(), worked.kept()));
+      if (!job.mayGoShort()) faults.addAll(shortages.of(job));
+      return faults.isEmpty()
+          ? new Attempt(Optional.of(worked), List.of())
+          : Attempt.failed(faults);
+    } catch (CannotCost refused) {
+      List<Fault> byPlace = job.mayGoShort() ? List.of() : shortages.of(job);
+      if (!byPlace.isEmpty()) return Attempt.failed(byPlace);
+      return Attempt.failed(List.of(shortages.sentence(refused, itemOf(refused, job))));
+    } catch (ArithmeticException tooLarge) {
+      return Attempt.failed(
+          List.of(
+              Fault.whole("With this paper an amount would be larger than the book can hold.")));
+    }
+  }
+
+  private Item itemOf(CannotCost refused, Worker.Job job) {
     return sql.sql("select item_id from cost_event where id = ?")
         .param(refused.event().id())
         .query(Long.class)
         .optional()
-        .map(items::get)
+        .map(job.items()::get)
         .orElseGet(
             () ->
-                plan.events().stream()
+                job.plan().events().stream()
                     .filter(e -> e.line() == refused.event().at().line())
-                    .map(e -> items.get(e.item()))
+                    .map(e -> job.items().get(e.item()))
                     .findFirst()
                     .orElseThrow());
-  }
-
-  private static Map<Long, Item> items(Paper paper) {
-    Map<Long, Item> items = new HashMap<>();
-    if (paper instanceof Trade trade) {
-      for (TradeLine line : trade.lines())
-        if (line.item() != null) items.put(line.item().id(), line.item());
-    } else if (paper instanceof Adjustment adjustment) {
-      adjustment.lines().forEach(l -> items.put(l.item().id(), l.item()));
-    } else if (paper instanceof OpeningStock opening) {
-      opening.lines().forEach(l -> items.put(l.item().id(), l.item()));
-    }
-    return items;
   }
 
   /**
@@ -159,9 +222,24 @@ public class Posting {
    * @throws Refused when something stands in the way; nothing has changed
    */
   public long post(long draft, String login) {
+    return retrying(() -> postOnce(draft, login));
+  }
+
+  /**
+   * Voids a posted paper: what it did is taken back on {@code on}, or later where it was done
+   * later.
+   *
+   * @param why a few words, may be empty
+   * @throws Refused when something stands in the way; nothing has changed
+   */
+  public void voidPaper(long paper, LocalDate on, String why, String login) {
+    retrying(() -> voidOnce(paper, on, why, login));
+  }
+
+  private long retrying(LongSupplier work) {
     for (int tried = 1; ; tried++) {
       try {
-        return transaction.execute(status -> postOnce(draft, login));
+        return transaction.execute(status -> work.getAsLong());
       } catch (PessimisticLockingFailureException collided) {
         if (tried == TRIES) throw collided;
         LockSupport.parkNanos(ThreadLocalRandom.current().nextLong(tried * 10_000_000L));
@@ -177,146 +255,80 @@ public class Posting {
     if (saved.posted()) return saved.paper();
     IntConsumer reached = progress.begin(id, saved.draft().rows().size());
     reached.accept(1);
-    BookCatalogue book = catalogues.open();
+    Optional<PaperRows.Head> before = amended(saved);
+    BookCatalogue book = catalogues.held(saved.amends());
     Reading reading = read(saved.draft(), book);
     reached.accept(5);
     if (reading.paper().isEmpty()) throw new Refused(reading.faults());
     Paper paper = newcomers.make(reading.paper().get(), book);
-    long sequence = sql.sql("select next value for paper_sequence").query(Long.class).single();
+    long sequence =
+        before.isPresent()
+            ? 0
+            : sql.sql("select next value for paper_sequence").query(Long.class).single();
     Plan plan = paper.plan(book);
     reached.accept(20);
-    Attempt attempt = attempt(paper, plan, book, sequence, true);
+    Worker.Job job = job(paper, plan, before, sequence, book, login);
+    Attempt attempt = attempt(job, before, book, true);
     reached.accept(30);
     Worked worked = attempt.worked.orElseThrow(() -> new Refused(attempt.faults));
-    String number = number(paper);
     LocalDateTime now = LocalDateTime.now(clock);
-    long paperId = head(paper, number, sequence, worked, now, login);
-    texts.write(paperId, 1, saved.draft(), now, login);
-    lines(paper, paperId);
+    long stock = worked.fresh().stream().mapToLong(f -> f.entry().value()).sum();
+    int version = before.map(b -> b.version() + 1).orElse(1);
+    String number = before.map(PaperRows.Head::number).orElseGet(() -> rows.number(paper));
+    long paperId =
+        before
+            .map(PaperRows.Head::id)
+            .orElseGet(() -> rows.add(paper, number, sequence, stock, now, login));
+    if (before.isPresent()) rows.amend(paperId, version, paper, stock);
+    String what = before.isPresent() ? "amended" : "posted";
+    texts.write(paperId, version, saved.draft(), what, "", now, login);
+    rows.lines(paper, paperId, version);
     reached.accept(40);
-    Map<LocalDate, Long> journals = writer.journals(worked.work().journals(), paperId, 1);
-    reached.accept(55);
-    writer.stock(worked, plan, paperId, paper.date(), attempt.items, journals, reached);
-    writer.dues(plan, paperId, number, paper.date());
+    write(worked, job, paperId, version, reached);
+    if (before.isPresent()) dues.rewrite(plan, job.undo(), paperId, number, paper.date());
+    else dues.write(plan, paperId, number, paper.date());
     drafts.posted(id, paperId);
+    rows.audit(now, login, paperId, what + " " + number, "version " + version);
     reached.accept(100);
-    sql.sql(
-            "insert into audit (at, login, subject, subject_id, what, after_text)"
-                + " values (?, ?, 'paper', ?, ?, ?)")
-        .params(now, login, paperId, "posted " + number, "version 1")
-        .update();
     return paperId;
   }
 
-  /** Numbers run by kind and year without gaps: the row stays locked until the posting ends. */
-  private String number(Paper paper) {
-    int year = paper.date().getYear();
-    sql.sql("insert into paper_number values (?, ?, 1) on duplicate key update last = last + 1")
-        .params(paper.kind().name(), year)
-        .update();
-    int last =
-        sql.sql("select last from paper_number where kind = ? and year = ?")
-            .params(paper.kind().name(), year)
-            .query(Integer.class)
-            .single();
-    return paper.kind().prefix() + "-" + year + "-" + String.format("%04d", last);
+  private Optional<PaperRows.Head> amended(SavedDraft saved) {
+    if (saved.amends() == 0) return Optional.empty();
+    PaperRows.Head head = rows.head(saved.amends(), true).orElseThrow();
+    if (head.version() != saved.amendsVersion())
+      throw new Refused(
+          List.of(
+              Fault.whole(
+                  head.number()
+                      + " has had another version since this one was begun; look at that and amend it anew.")));
+    return Optional.of(head);
   }
 
-  private long head(
-      Paper paper, String number, long sequence, Worked worked, LocalDateTime now, String login) {
-    Trade trade = paper instanceof Trade t ? t : null;
-    long stock = worked.fresh().stream().mapToLong(Proof.StockEntry::value).sum();
-    GeneratedKeyHolder key = new GeneratedKeyHolder();
-    sql.sql(
-            """
-            insert into paper (kind, number, state, version, date, sequence, party_id, reference,
-              due, place_id, net, tax, total, stock_value, posted_at, posted_by)
-            values (?, ?, 'POSTED', 1, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
-            """)
-        .params(
-            paper.kind().name(),
-            number,
-            paper.date(),
-            sequence,
-            paper.party().map(p -> p.id()).orElse(null),
-            trade == null ? "" : trade.theirNumber(),
-            trade == null ? null : trade.due(),
-            trade == null ? null : trade.place().id(),
-            trade == null ? paper.total() : trade.net(),
-            trade == null ? 0 : trade.tax(),
-            paper.total(),
-            stock,
-            now,
-            login)
-        .update(key, "id");
-    return key.getKey().longValue();
+  private void write(Worked worked, Worker.Job job, long paper, int version, IntConsumer reached) {
+    Map<LocalDate, Long> reversals =
+        writer.journals(worked.work().reversals(), paper, version, true);
+    Map<LocalDate, Long> journals =
+        writer.journals(worked.work().journals(), paper, version, false);
+    reached.accept(55);
+    writer.stock(worked, job, paper, journals, reversals, reached);
   }
 
-  private void lines(Paper paper, long id) {
-    List<Object[]> rows = new ArrayList<>();
-    if (paper instanceof Trade trade) {
-      for (TradeLine l : trade.lines())
-        rows.add(
-            new Object[] {
-              id,
-              1,
-              l.row(),
-              l.item() == null ? null : l.item().id(),
-              l.account() == null ? null : l.account().id(),
-              trade.place().id(),
-              l.wording(),
-              l.quantity().micros(),
-              l.unit(),
-              l.price(),
-              l.discount(),
-              l.net(),
-              l.tax(),
-              l.rate() == null ? null : l.rate().id()
-            });
-    } else if (paper instanceof Adjustment adjustment) {
-      for (Adjustment.Line l : adjustment.lines())
-        rows.add(
-            new Object[] {
-              id,
-              1,
-              l.row(),
-              l.item().id(),
-              l.reason().account(),
-              adjustment.place().id(),
-              l.reason().name() + (l.memo().isEmpty() ? "" : ": " + l.memo()),
-              l.quantity().micros(),
-              l.unit(),
-              null,
-              java.math.BigDecimal.ZERO,
-              l.value(),
-              0L,
-              null
-            });
-    } else if (paper instanceof OpeningStock opening) {
-      for (OpeningStock.Line l : opening.lines())
-        rows.add(
-            new Object[] {
-              id,
-              1,
-              l.row(),
-              l.item().id(),
-              null,
-              l.place().id(),
-              "",
-              l.quantity().micros(),
-              l.item().units().base().sign(),
-              null,
-              java.math.BigDecimal.ZERO,
-              l.value(),
-              0L,
-              null
-            });
-    }
-    jdbc.batchUpdate(
-        "insert into paper_line (paper_id, version, line, item_id, account_id, place_id, wording,"
-            + " quantity, unit, price, discount, net, tax, tax_rate_id)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-        rows);
+  private long voidOnce(long id, LocalDate on, String why, String login) {
+    PaperRows.Head head = rows.head(id, true).orElseThrow();
+    BookCatalogue book = catalogues.held(0);
+    List<Fault> faults = inTheWay.ofVoiding(head, on, book.rules());
+    if (!faults.isEmpty()) throw new Refused(faults);
+    Worker.Job job = voiding(head, on, book, login);
+    Attempt attempt = attempt(job, Optional.empty(), book, true);
+    Worked worked = attempt.worked.orElseThrow(() -> new Refused(attempt.faults));
+    LocalDateTime now = LocalDateTime.now(clock);
+    write(worked, job, id, head.version(), percent -> {});
+    dues.rewrite(Plan.NOTHING, job.undo(), id, head.number(), on);
+    rows.setVoid(id);
+    String what = "voided " + head.number();
+    rows.audit(now, login, id, what, "on " + on + (why.isBlank() ? "" : ": " + why));
+    return id;
   }
 
   /** The day a new paper bears when nothing else is said. */

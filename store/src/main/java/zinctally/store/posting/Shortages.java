@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.CannotCost;
@@ -23,66 +24,110 @@ class Shortages {
     this.sql = sql;
   }
 
-  /**
-   * Places at which a plan's outgoing lines would leave less than nothing, then or on a later day.
-   */
-  List<Fault> of(Plan plan, LocalDate date, Map<Long, Item> items) {
-    Map<List<Long>, Long> wanted = new LinkedHashMap<>();
-    Map<List<Long>, Integer> lines = new LinkedHashMap<>();
-    for (Plan.Move move : plan.moves()) {
-      List<Long> key = List.of(move.item(), move.place());
-      wanted.merge(key, move.quantity(), Math::addExact);
-      if (move.quantity() < 0) lines.put(key, move.line());
+  private record Key(long item, long place) {}
+
+  /** By how much a place's stock of an item changes, by day, and the last line that takes some. */
+  private static final class Change {
+    private final TreeMap<LocalDate, Long> days = new TreeMap<>();
+    private long taken;
+    private int line = -1;
+
+    void add(LocalDate date, long quantity, int atLine, boolean planned) {
+      days.merge(date, quantity, Math::addExact);
+      taken = Math.addExact(taken, -quantity);
+      if (planned && quantity < 0) line = atLine;
     }
+  }
+
+  /** Places at which a job would leave less than nothing, on its day or a later one. */
+  List<Fault> of(Worker.Job job) {
+    Map<Key, Change> changes = new LinkedHashMap<>();
+    for (Undo.Moved m : job.undo().moves())
+      changes
+          .computeIfAbsent(new Key(m.item(), m.place()), k -> new Change())
+          .add(job.undo().on(m.date()), -m.quantity(), m.line(), false);
+    for (Plan.Move m : job.plan().moves())
+      changes
+          .computeIfAbsent(new Key(m.item(), m.place()), k -> new Change())
+          .add(job.date(), m.quantity(), m.line(), true);
     List<Fault> faults = new ArrayList<>();
-    wanted.forEach(
-        (key, quantity) -> {
-          if (quantity >= 0) return;
-          Low low = lowest(key.get(0), key.get(1), date);
-          if (low.quantity + quantity >= 0) return;
-          Item item = items.get(key.get(0));
-          String says =
-              placeName(key.get(1))
-                  + " has "
-                  + item.units().say(new Quantity(low.quantity))
-                  + " of "
-                  + item.name()
-                  + (low.on == null ? "" : " left on " + low.on)
-                  + "; this takes "
-                  + item.units().say(new Quantity(-quantity))
-                  + "."
-                  + elsewhere(item, key.get(1));
-          faults.add(Fault.at(lines.get(key), "quantity", says));
+    changes.forEach(
+        (key, change) -> {
+          Low low = lowest(key, change);
+          if (low != null) faults.add(fault(job, key, change, low));
         });
     return faults;
   }
 
+  private Fault fault(Worker.Job job, Key key, Change change, Low low) {
+    Item item = job.items().get(key.item());
+    boolean first = low.on.equals(change.days.firstKey());
+    String says =
+        placeName(key.place())
+            + " has "
+            + item.units().say(new Quantity(low.quantity))
+            + " of "
+            + item.name()
+            + (first ? "" : " left on " + low.on)
+            + "; this takes "
+            + item.units().say(new Quantity(change.taken))
+            + "."
+            + (job.undo() == Undo.NOTHING
+                ? elsewhere(item, key.place())
+                : takenBy(key, low.on, job.undo().paper()));
+    return change.line < 0 ? Fault.whole(says) : Fault.at(change.line, "quantity", says);
+  }
+
+  private String takenBy(Key key, LocalDate on, long besides) {
+    return sql.sql(
+            """
+            select p.number, p.date from quantity_move m join paper p on p.id = m.paper_id
+            where m.item_id = ? and m.place_id = ? and m.date <= ? and m.quantity < 0
+              and m.paper_id <> ? and p.state = 'POSTED'
+            order by m.date desc, m.id desc limit 1
+            """)
+        .params(key.item(), key.place(), on, besides)
+        .query(
+            (row, n) ->
+                " " + row.getString(1) + " of " + row.getString(2) + " has taken of them since.")
+        .optional()
+        .orElse("");
+  }
+
   private record Low(long quantity, LocalDate on) {}
 
-  /** The least there is at a place from a date on. */
-  private Low lowest(long item, long place, LocalDate date) {
-    long now =
+  /** The lowest level before the change on a day on which the change leaves less than nothing. */
+  private Low lowest(Key key, Change change) {
+    long least = 0;
+    long sum = 0;
+    for (long quantity : change.days.values()) least = Math.min(least, sum += quantity);
+    if (least == 0) return null;
+    LocalDate first = change.days.firstKey();
+    TreeMap<LocalDate, Long> moved = new TreeMap<>();
+    change.days.keySet().forEach(day -> moved.put(day, 0L));
+    sql.sql(
+            """
+            select date, sum(quantity) from quantity_move
+            where item_id = ? and place_id = ? and date > ? group by date
+            """)
+        .params(key.item(), key.place(), first)
+        .query(
+            (row, n) -> moved.merge(row.getObject(1, LocalDate.class), row.getLong(2), Long::sum))
+        .list();
+    long level =
         sql.sql("select quantity from place_stock where item_id = ? and place_id = ?")
-            .params(item, place)
-            .query(Long.class)
-            .optional()
-            .orElse(0L);
-    List<Map.Entry<LocalDate, Long>> later =
-        sql.sql(
-                """
-                select date, sum(quantity) from quantity_move
-                where item_id = ? and place_id = ? and date > ?
-                group by date order by date desc
-                """)
-            .params(item, place, date)
-            .query((row, n) -> Map.entry(row.getObject(1, LocalDate.class), row.getLong(2)))
-            .list();
-    long level = now;
-    Low low = new Low(now, later.isEmpty() ? null : later.get(0).getKey());
-    for (int i = 0; i < later.size(); i++) {
-      level -= later.get(i).getValue();
-      LocalDate on = i + 1 < later.size() ? later.get(i + 1).getKey() : date;
-      if (level < low.quantity) low = new Low(level, on);
+                .params(key.item(), key.place())
+                .query(Long.class)
+                .optional()
+                .orElse(0L)
+            - moved.values().stream().mapToLong(Long::longValue).sum();
+    Low low = null;
+    long changed = 0;
+    for (Map.Entry<LocalDate, Long> day : moved.entrySet()) {
+      level += day.getValue();
+      changed += change.days.getOrDefault(day.getKey(), 0L);
+      if (changed < 0 && level + changed < 0 && (low == null || level < low.quantity))
+        low = new Low(level, day.getKey());
     }
     return low;
   }

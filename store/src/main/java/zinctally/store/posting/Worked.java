@@ -1,6 +1,8 @@
 package zinctally.store.posting;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import zinctally.core.cost.Position;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolStore;
@@ -8,11 +10,24 @@ import zinctally.store.cost.PoolStore;
 /**
  * A proof's work together with what must be kept of the pools.
  *
- * @param fresh new events: the entry and the plan's line they come from
+ * @param fresh new events, and new versions of old ones
+ * @param kept which of them were there in an earlier version
+ * @param charges by how much the charges of arrivals change
  */
-record Worked(Proof.Work work, List<Proof.StockEntry> fresh, List<PoolAfter> pools) {
+record Worked(
+    Proof.Work work,
+    List<Fresh> fresh,
+    List<PoolAfter> pools,
+    Set<Long> kept,
+    Map<Long, Long> charges) {
   /**
-   * @param replayedFrom where a replay began; null when the pool only went on from its head
+   * @param paper the earlier paper the event belongs to; zero for the one being posted
+   */
+  record Fresh(Proof.StockEntry entry, long paper) {}
+
+  /**
+   * @param head its position is null when no event is left
+   * @param replayedFrom where a replay began; null when it began before the first event
    */
   record PoolAfter(
       PoolStore.Kept head,

@@ -4,19 +4,16 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
-import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.Booked;
 import zinctally.core.cost.CannotCost;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.EventKind;
-import zinctally.core.cost.Past;
 import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
@@ -26,7 +23,6 @@ import zinctally.core.cost.Uncovered;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
-import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Plan;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolHead;
@@ -52,83 +48,106 @@ class Worker {
   }
 
   /**
-   * @param paperDate date of the paper and of its events
+   * What is to be worked out.
+   *
+   * @param date date of the paper and of its events; of a void, the day it is voided on
    * @param sequence the paper's place among papers of its date
-   * @param items by id, all that the plan speaks of
+   * @param undo what an earlier version has done, which goes
+   * @param items by id, all that plan and undo speak of
+   * @param mayGoShort whether outs may take more than is there
+   */
+  record Job(
+      Plan plan,
+      LocalDate date,
+      long sequence,
+      Undo undo,
+      Map<Long, Item> items,
+      LocalDate firstOpenDay,
+      boolean mayGoShort) {}
+
+  /**
    * @param lock whether the pools are to be held until the transaction ends
    * @throws CannotCost when an event, of this paper or a later one, cannot be where it stands
    * @throws ArithmeticException when an amount is too large
    */
-  Worked work(
-      Plan plan,
-      LocalDate paperDate,
-      long sequence,
-      Map<Long, Item> items,
-      Catalogue.Rules rules,
-      boolean lock) {
-    Map<Long, List<Plan.Event>> byItem =
-        plan.events().stream()
-            .collect(Collectors.groupingBy(Plan.Event::item, TreeMap::new, Collectors.toList()));
-    Map<Long, PoolHead> heads = pools.heads(byItem.keySet(), lock);
-    List<Long> ids = plan.events().isEmpty() ? List.of() : ids(plan.events().size(), lock);
-    int nextId = 0;
-    List<Proof.Shift> shifts = new ArrayList<>();
-    List<Proof.StockEntry> entries = new ArrayList<>();
-    List<Proof.StockEntry> fresh = new ArrayList<>();
-    List<Proof.Later> later = new ArrayList<>();
-    List<Worked.PoolAfter> after = new ArrayList<>();
-    for (var each : byItem.entrySet()) {
-      long item = each.getKey();
-      Map<Long, Long> contras = new HashMap<>();
-      List<Booked> added = new ArrayList<>();
-      for (Plan.Event planned : each.getValue()) {
-        long id = ids.get(nextId++);
-        contras.put(id, planned.contra());
-        Position at = new Position(paperDate, sequence, planned.line());
-        added.add(
-            new Booked(
-                new CostEvent(
-                    id, planned.kind(), at, planned.quantity(), planned.value(), planned.target()),
-                0,
-                0,
-                true));
-      }
-      added.sort(Comparator.comparing(b -> b.event().at()));
-      Run run = replay(items.get(item), heads.get(item), added);
-      Map<Long, List<Proof.Draw>> draws = run.draws;
-      contras.putAll(contrasOf(run.recost.changes()));
-      for (Recost.Change change : run.recost.changes()) {
-        CostEvent event = change.event();
-        LocalDate date = PostingDate.of(event.at().date(), paperDate, rules.firstOpenDay());
-        long quantity = change.fresh() ? signed(event) : 0;
-        Proof.StockEntry entry =
-            new Proof.StockEntry(
-                event, item, date, quantity, change.difference(), contras.get(event.id()));
-        entries.add(entry);
-        if (change.fresh()) fresh.add(entry);
-        else later.add(new Proof.Later(event, item, change.difference(), date));
-      }
-      PoolState before = heads.get(item).state();
-      shifts.add(
-          new Proof.Shift(
-              items.get(item),
-              before.onHand(),
-              run.recost.end().onHand(),
-              before.worth(),
-              run.recost.end().worth(),
-              added.stream()
-                  .flatMap(b -> draws.getOrDefault(b.event().id(), List.of()).stream())
-                  .toList()));
-      after.add(run.kept());
-    }
-    later.sort(Comparator.comparing(l -> l.event().at()));
-    List<JournalEntry> journals = journals(plan, paperDate, entries, items);
+  Worked work(Job job, boolean lock) {
+    Placing placing = Placing.of(job, count -> count == 0 ? List.of() : ids(count, lock), pools);
+    Map<Long, PoolHead> heads = pools.heads(placing.items(), lock);
+    Gathering all = new Gathering();
+    for (long item : placing.items()) item(job, placing, item, heads.get(item), all);
+    all.later.sort(Comparator.comparing(l -> l.event().at()));
+    List<JournalEntry> journals = Journals.of(known(job), sums(all.entries, job.items));
+    List<JournalEntry> reversals = Journals.of(undone(job.undo), sums(all.undone, job.items));
     Proof.Balance now = balances.now();
-    return new Worked(
+    Proof.Work work =
         new Proof.Work(
-            shifts, entries, journals, later, now, afterwards(now, entries, journals, items)),
-        fresh,
-        after);
+            all.shifts,
+            all.entries,
+            all.undone,
+            journals,
+            reversals,
+            all.later,
+            now,
+            afterwards(now, all, journals, reversals));
+    return new Worked(work, all.fresh, all.after, placing.kept(), placing.charges());
+  }
+
+  private static final class Gathering {
+    private final List<Proof.Shift> shifts = new ArrayList<>();
+    private final List<Proof.StockEntry> entries = new ArrayList<>();
+    private final List<Proof.StockEntry> undone = new ArrayList<>();
+    private final List<Worked.Fresh> fresh = new ArrayList<>();
+    private final List<Proof.Later> later = new ArrayList<>();
+    private final List<Worked.PoolAfter> after = new ArrayList<>();
+  }
+
+  private void item(Job job, Placing placing, long item, PoolHead head, Gathering all) {
+    Item goods = job.items.get(item);
+    List<Placing.Placed> added = placing.added(item);
+    Map<Long, Long> contras = new HashMap<>();
+    Map<Long, Long> papers = new HashMap<>();
+    for (Placing.Placed placed : added) {
+      contras.put(placed.booked().event().id(), placed.contra());
+      papers.put(placed.booked().event().id(), placed.paper());
+    }
+    Run run = replay(job, goods, head, placing);
+    contras.putAll(contrasOf(run.recost.changes()));
+    for (Recost.Change change : run.recost.changes()) {
+      CostEvent event = change.event();
+      LocalDate date = PostingDate.of(event.at().date(), job.date, job.firstOpenDay);
+      long quantity = change.fresh() ? signed(event) : 0;
+      Proof.StockEntry entry =
+          new Proof.StockEntry(
+              event, item, date, quantity, change.difference(), contras.get(event.id()));
+      all.entries.add(entry);
+      if (change.fresh()) all.fresh.add(new Worked.Fresh(entry, papers.get(event.id())));
+      else all.later.add(new Proof.Later(event, item, change.difference(), date));
+    }
+    for (Undo.Old old : placing.undone(item))
+      for (Undo.Entry entry : job.undo.entries())
+        if (entry.event() == old.event().id())
+          all.undone.add(
+              new Proof.StockEntry(
+                  old.event(),
+                  item,
+                  job.undo.on(entry.date()),
+                  -entry.quantity(),
+                  -entry.value(),
+                  old.contra()));
+    PoolState before = head.state();
+    List<Proof.Draw> draws =
+        added.stream()
+            .flatMap(p -> run.draws.getOrDefault(p.booked().event().id(), List.of()).stream())
+            .toList();
+    all.shifts.add(
+        new Proof.Shift(
+            goods,
+            before.onHand(),
+            run.recost.end().onHand(),
+            before.worth(),
+            run.recost.end().worth(),
+            draws));
+    all.after.add(run.kept());
   }
 
   /** A proof needs no real ids; below zero they can meet no posted event. */
@@ -162,34 +181,37 @@ class Worker {
     }
   }
 
-  /** Goes on from the head, or from the latest checkpoint before the first new event. */
-  private Run replay(Item item, PoolHead head, List<Booked> added) {
+  /** Goes on from the head, or from the latest checkpoint before the first event touched. */
+  private Run replay(Job job, Item item, PoolHead head, Placing placing) {
     Run run = new Run();
     run.item = item.id();
-    Position first = added.get(0).event().at();
-    run.replayed = head.last() != null && first.before(head.last());
+    Position first = placing.first(item.id());
+    run.replayed = head.last() != null && !head.last().before(first);
     PoolHead start = run.replayed ? pools.stateBefore(item.id(), first) : head;
-    List<Booked> events = new ArrayList<>(added);
-    if (run.replayed) {
-      events.addAll(pools.eventsAfter(item.id(), start.last()));
-      events.sort(Comparator.comparing(b -> b.event().at()));
-    }
+    List<Booked> events = new ArrayList<>();
+    if (run.replayed)
+      for (Booked old : pools.eventsAfter(item.id(), start.last()))
+        if (!placing.isUndone(old.event().id())) events.add(placing.charged(old));
+    placing.added(item.id()).forEach(placed -> events.add(placing.charged(placed.booked())));
+    events.sort(Comparator.comparing(b -> b.event().at()));
     List<Booked> earlier =
         pools.events(start.state().uncovered().stream().map(Uncovered::out).toList());
-    Past past = pools.past(item.id(), start.last());
+    boolean short_ = job.mayGoShort || !head.state().uncovered().isEmpty();
     Pool pool =
         new Pool(
             item.method(),
             start.state(),
-            false,
-            past,
+            short_,
+            pools.past(item.id(), start.last()),
             (out, arrival, quantity, value) ->
                 run.draws
                     .computeIfAbsent(out, k -> new ArrayList<>())
                     .add(new Proof.Draw(arrival, quantity, value)));
+    if (short_)
+      pools.standardCost(item.id()).ifPresent(c -> pool.withStandardCost(c.micros(), c.value()));
     run.recost = Recost.of(pool, earlier, events, start.sinceCheckpoint());
     run.from = start.last();
-    run.last = events.get(events.size() - 1).event().at();
+    run.last = events.isEmpty() ? start.last() : events.get(events.size() - 1).event().at();
     run.since = (start.sinceCheckpoint() + events.size()) % Recost.STRIDE;
     return run;
   }
@@ -205,44 +227,50 @@ class Worker {
     return contras;
   }
 
-  /** One entry for each posting date; the stock accounts get exactly what the stock book gets. */
-  private static List<JournalEntry> journals(
-      Plan plan, LocalDate paperDate, List<Proof.StockEntry> entries, Map<Long, Item> items) {
-    TreeMap<LocalDate, Map<List<Long>, Long>> sums = new TreeMap<>();
+  private static List<Undo.Line> known(Job job) {
+    return job.plan.lines().stream().map(l -> new Undo.Line(job.date, l)).toList();
+  }
+
+  private static List<Undo.Line> undone(Undo undo) {
+    return undo.lines().stream()
+        .map(
+            l ->
+                new Undo.Line(
+                    undo.on(l.date()),
+                    new JournalLine(
+                        l.line().account(),
+                        l.line().item(),
+                        l.line().party(),
+                        -l.line().amount(),
+                        l.line().memo())))
+        .toList();
+  }
+
+  /** What cost entries come to in the ledger: the stock account's line and its other side's. */
+  private static List<Undo.Line> sums(List<Proof.StockEntry> entries, Map<Long, Item> items) {
+    List<Undo.Line> lines = new ArrayList<>(entries.size() * 2);
     for (Proof.StockEntry entry : entries) {
       if (entry.value() == 0) continue;
-      var day = sums.computeIfAbsent(entry.postingDate(), d -> new LinkedHashMap<>());
       long stock = items.get(entry.item()).stockAccount();
-      day.merge(List.of(stock, entry.item()), entry.value(), Math::addExact);
+      LocalDate date = entry.postingDate();
+      lines.add(new Undo.Line(date, new JournalLine(stock, entry.item(), 0, entry.value(), "")));
       if (entry.contra() != 0)
-        day.merge(List.of(entry.contra(), entry.item()), -entry.value(), Math::addExact);
+        lines.add(
+            new Undo.Line(
+                date, new JournalLine(entry.contra(), entry.item(), 0, -entry.value(), "")));
     }
-    if (!plan.lines().isEmpty()) sums.computeIfAbsent(paperDate, d -> new LinkedHashMap<>());
-    List<JournalEntry> journals = new ArrayList<>();
-    sums.forEach(
-        (date, day) -> {
-          List<JournalLine> lines = new ArrayList<>();
-          if (date.equals(paperDate))
-            plan.lines().stream().filter(l -> l.amount() != 0).forEach(lines::add);
-          day.forEach(
-              (key, sum) -> {
-                if (sum != 0) lines.add(new JournalLine(key.get(0), key.get(1), 0, sum, ""));
-              });
-          lines.sort(Comparator.comparing((JournalLine l) -> l.amount() < 0));
-          if (!lines.isEmpty()) journals.add(new JournalEntry(date, lines));
-        });
-    return journals;
+    return lines;
   }
 
   private Proof.Balance afterwards(
-      Proof.Balance now,
-      List<Proof.StockEntry> entries,
-      List<JournalEntry> journals,
-      Map<Long, Item> items) {
+      Proof.Balance now, Gathering all, List<JournalEntry> journals, List<JournalEntry> reversals) {
     Set<Long> stockAccounts = accounts.stock();
-    long book = entries.stream().mapToLong(Proof.StockEntry::value).reduce(0, Math::addExact);
+    long book =
+        Stream.concat(all.entries.stream(), all.undone.stream())
+            .mapToLong(Proof.StockEntry::value)
+            .reduce(0, Math::addExact);
     long ledger =
-        journals.stream()
+        Stream.concat(journals.stream(), reversals.stream())
             .flatMap(j -> j.lines().stream())
             .filter(l -> stockAccounts.contains(l.account()))
             .mapToLong(JournalLine::amount)

@@ -164,7 +164,8 @@ public class TieOutStore {
                  where l.account_id = a.id and l.date between :month and :date) as ledger,
               coalesce(t.counted, 0) as counted
             from account a left join (
-              select w.kind, sum(c.amount) as counted from (
+              select if(w.kind = 'CUSTOMER', 'RECEIVABLES', 'PAYABLES') as role,
+                sum(c.amount) as counted from (
                 select party_id, open as amount from open_item where open < 0 or open > 0
                 union all
                 select o.party_id, -o.amount from paper p join open_item o on o.paper_id = p.id
@@ -172,9 +173,7 @@ public class TieOutStore {
                 union all
                 select o.party_id, -s.amount from settlement s
                 join open_item o on o.id = s.open_item_id where s.date > :date) c
-              join party w on w.id = c.party_id group by w.kind) t
-              on t.kind = case a.role when 'RECEIVABLES' then 'CUSTOMER'
-                                      when 'PAYABLES' then 'SUPPLIER' end
+              join party w on w.id = c.party_id group by 1) t on t.role = a.role
             where a.role in ('RECEIVABLES', 'PAYABLES', 'OPENING_CLEARING') and a.active
             order by a.code
             """)

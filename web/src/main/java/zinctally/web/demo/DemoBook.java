@@ -112,7 +112,7 @@ public class DemoBook {
   }
 
   private void setUp() {
-    books.save("Wickmere Bee Yard", Coin.of("EUR"), CUT_OVER, false);
+    books.save("Wickmere Bee Yard", Coin.of("EUR"), CUT_OVER, false, false);
     setup.savePlace(1, "Barn store", true);
     setup.savePlace(0, "Shop", true);
     setup.savePlace(0, "Market van", true);

@@ -186,16 +186,16 @@ class OpeningController {
   record FaultShown(String cell, int row, String column, String says) {}
 
   @GetMapping("/opening/stock/{id}")
-  String sheet(@PathVariable long id, Model model) {
+  String sheet(@PathVariable long id, Model model, Principal who) {
     SavedDraft saved = draft(id);
     if (saved.posted()) return "redirect:/papers/" + saved.paper();
-    show(saved, model);
+    show(saved, who.getName(), model);
     return "opening/stock";
   }
 
-  private void show(SavedDraft saved, Model model) {
+  private void show(SavedDraft saved, String who, Model model) {
     Draft draft = saved.draft();
-    Proof proof = posting.prove(draft);
+    Proof proof = posting.prove(draft, saved.amends(), who);
     List<String> headings = List.of(draft.field("headings").split("\t", -1));
     List<String> columns = List.of(draft.fields().getOrDefault("columns", "").split(",", -1));
     model.addAttribute("saved", saved);
@@ -259,7 +259,7 @@ class OpeningController {
     SavedDraft saved = draft(id);
     if (saved.posted()) return "redirect:/papers/" + saved.paper();
     drafts.save(id, typed(saved.draft(), request), who.getName());
-    show(draft(id), model);
+    show(draft(id), who.getName(), model);
     return request.getHeader("HX-Request") != null ? "opening/stock :: proof" : "opening/stock";
   }
 
@@ -312,7 +312,7 @@ class OpeningController {
       after.addFlashAttribute("told", "Opening stock is in.");
       return "redirect:/opening";
     } catch (Refused refused) {
-      show(draft(id), model);
+      show(draft(id), who.getName(), model);
       return "opening/stock";
     }
   }

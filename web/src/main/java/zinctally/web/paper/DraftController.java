@@ -81,7 +81,7 @@ public class DraftController {
     model.addAttribute("form", PaperForm.of(kind));
     model.addAttribute("choices", choices.lists());
     model.addAttribute("rows", rows(saved.draft()));
-    proofs.show(saved.draft(), model);
+    proofs.show(saved, saved.draft(), who.getName(), model);
     return "paper/edit";
   }
 
@@ -104,7 +104,7 @@ public class DraftController {
     Draft draft = typed(request, kind);
     model.addAttribute("kept", drafts.save(id, draft, who.getName()).isPresent());
     model.addAttribute("saved", draft(id));
-    proofs.show(draft, model);
+    proofs.show(saved, draft, who.getName(), model);
     return "paper/proof :: proof";
   }
 

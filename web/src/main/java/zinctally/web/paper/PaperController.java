@@ -46,6 +46,8 @@ class PaperController {
   String show(@PathVariable long id, Model model, Principal who) {
     PostedPaper paper = paper(id);
     model.addAttribute("paper", paper);
+    model.addAttribute("versions", texts.versions(id));
+    model.addAttribute("mayChange", May.write(who, paper.kind()) && !paper.isVoid());
     model.addAttribute(
         "mayCopy", May.write(who, paper.kind()) && PaperForm.of(paper.kind()) != null);
     model.addAttribute(

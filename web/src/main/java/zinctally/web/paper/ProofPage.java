@@ -1,11 +1,13 @@
 package zinctally.web.paper;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.core.goods.Item;
@@ -23,6 +25,8 @@ import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.paper.PaperStore;
+import zinctally.store.paper.PaperText;
+import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Posting;
 import zinctally.web.shell.Say;
 
@@ -34,13 +38,24 @@ class ProofPage {
   private final Catalogues catalogues;
   private final ItemStore items;
   private final PaperStore papers;
+  private final PaperText texts;
+  private final LaterPapers laters;
   private final Say say;
 
-  ProofPage(Posting posting, Catalogues catalogues, ItemStore items, PaperStore papers, Say say) {
+  ProofPage(
+      Posting posting,
+      Catalogues catalogues,
+      ItemStore items,
+      PaperStore papers,
+      PaperText texts,
+      LaterPapers laters,
+      Say say) {
     this.posting = posting;
     this.catalogues = catalogues;
     this.items = items;
     this.papers = papers;
+    this.texts = texts;
+    this.laters = laters;
     this.say = say;
   }
 
@@ -61,17 +76,22 @@ class ProofPage {
 
   record EntryShown(String date, List<AccountShown> accounts, String total) {}
 
-  record LaterShown(long paper, String number, String item, String difference, String date) {}
-
   record Total(String label, String amount) {}
 
-  void show(Draft draft, Model model) {
-    BookCatalogue book = catalogues.open();
-    Proof proof = posting.prove(draft);
+  /** The proof of a draft, as {@code login} would post it. */
+  void show(SavedDraft saved, Draft draft, String login, Model model) {
+    BookCatalogue book = catalogues.amending(saved.amends());
+    Proof proof = posting.prove(draft, saved.amends(), login);
     model.addAttribute("proof", proof);
     model.addAttribute("notes", proof.reading().notes());
     model.addAttribute("rowsShown", rows(draft, proof.reading(), book));
     model.addAttribute("openItems", open(draft, book));
+    model.addAttribute("laterHref", "/drafts/" + saved.id() + "/later");
+    if (saved.amends() != 0)
+      model.addAttribute(
+          "changes",
+          TextChange.between(
+              texts.read(saved.amends(), saved.amendsVersion(), draft.kind()), draft));
     proof
         .reading()
         .paper()
@@ -79,20 +99,29 @@ class ProofPage {
             p -> {
               if (p instanceof Trade trade) model.addAttribute("totals", totals(trade));
             });
-    proof
-        .work()
-        .ifPresent(
-            work -> {
-              Map<Long, PaperStore.PaperRef> refs = refs(work);
-              model.addAttribute("shifts", shifts(work, refs));
-              model.addAttribute("moreShifts", Math.max(0, work.shifts().size() - MOST));
-              model.addAttribute("entries", entries(work, book));
-              model.addAttribute("later", later(work, refs));
-              model.addAttribute("moreLater", Math.max(0, work.later().size() - MOST));
-              model.addAttribute(
-                  "laterSum",
-                  say.change(-work.later().stream().mapToLong(Proof.Later::difference).sum()));
-            });
+    work(proof, book, model);
+  }
+
+  /** The proof of voiding a paper on a day. */
+  void showVoid(long paper, LocalDate on, String login, Model model) {
+    Proof proof = posting.proveVoid(paper, on, login);
+    model.addAttribute("proof", proof);
+    model.addAttribute("notes", List.of());
+    model.addAttribute("laterHref", "/papers/" + paper + "/void/later?on=" + on);
+    work(proof, catalogues.open(), model);
+  }
+
+  private void work(Proof proof, BookCatalogue book, Model model) {
+    if (proof.work().isEmpty()) return;
+    Proof.Work work = proof.work().get();
+    Map<Long, PaperStore.PaperRef> refs = refs(work);
+    model.addAttribute("shifts", shifts(work, refs));
+    model.addAttribute("moreShifts", Math.max(0, work.shifts().size() - MOST));
+    model.addAttribute("entries", entries(work, book));
+    model.addAttribute("takesBack", !work.reversals().isEmpty());
+    model.addAttribute("later", laters.some(work, 0, MOST));
+    model.addAttribute("laterCount", work.later().size());
+    model.addAttribute("laterSums", laters.sums(work, book));
   }
 
   private List<Total> totals(Trade trade) {
@@ -195,7 +224,6 @@ class ProofPage {
         .map(Proof.Draw::arrival)
         .filter(a -> a > 0)
         .forEach(events::add);
-    work.later().stream().limit(MOST).map(l -> l.event().id()).forEach(events::add);
     return papers.ofEvents(events);
   }
 
@@ -230,17 +258,30 @@ class ProofPage {
         .toList();
   }
 
+  /** What the ledger gets, by date; of a new version, what is left of old and new together. */
   private List<EntryShown> entries(Proof.Work work, BookCatalogue book) {
-    return work.journals().stream()
-        .limit(MOST)
-        .map(
-            j -> {
-              Map<Long, long[]> sums = new LinkedHashMap<>();
-              for (JournalLine line : j.lines())
+    boolean net = !work.reversals().isEmpty();
+    TreeMap<LocalDate, Map<Long, long[]>> days = new TreeMap<>();
+    Stream.concat(work.reversals().stream(), work.journals().stream())
+        .forEach(
+            journal -> {
+              Map<Long, long[]> sums =
+                  days.computeIfAbsent(journal.date(), d -> new LinkedHashMap<>());
+              for (JournalLine line : journal.lines())
                 sums.computeIfAbsent(line.account(), k -> new long[2])[line.amount() > 0 ? 0 : 1] +=
                     Math.abs(line.amount());
+            });
+    if (net)
+      for (Map<Long, long[]> sums : days.values())
+        sums.replaceAll(
+            (account, sum) ->
+                new long[] {Math.max(0, sum[0] - sum[1]), Math.max(0, sum[1] - sum[0])});
+    return days.entrySet().stream()
+        .map(
+            day -> {
               List<AccountShown> accounts =
-                  sums.entrySet().stream()
+                  day.getValue().entrySet().stream()
+                      .filter(e -> e.getValue()[0] != 0 || e.getValue()[1] != 0)
                       .map(
                           e ->
                               new AccountShown(
@@ -248,26 +289,11 @@ class ProofPage {
                                   say.quiet(e.getValue()[0]),
                                   say.quiet(e.getValue()[1])))
                       .toList();
-              return new EntryShown(j.date().toString(), accounts, say.money(j.turnover()));
+              long total = day.getValue().values().stream().mapToLong(sum -> sum[0]).sum();
+              return new EntryShown(day.getKey().toString(), accounts, say.money(total));
             })
-        .toList();
-  }
-
-  private List<LaterShown> later(Proof.Work work, Map<Long, PaperStore.PaperRef> refs) {
-    Map<Long, String> codes = new HashMap<>();
-    work.shifts().forEach(s -> codes.put(s.item().id(), s.item().code()));
-    return work.later().stream()
+        .filter(e -> !e.accounts().isEmpty())
         .limit(MOST)
-        .map(
-            l -> {
-              PaperStore.PaperRef ref = refs.get(l.event().id());
-              return new LaterShown(
-                  ref.id(),
-                  ref.number(),
-                  codes.get(l.item()),
-                  say.change(-l.difference()),
-                  l.postingDate().toString());
-            })
         .toList();
   }
 }

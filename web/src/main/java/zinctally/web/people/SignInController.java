@@ -80,7 +80,7 @@ class SignInController {
       model.addAttribute("faults", faults);
       return "people/first";
     }
-    books.save(first.book().strip(), coin, cutOver, false);
+    books.save(first.book().strip(), coin, cutOver, false, false);
     people.add(
         first.login(), first.name().strip(), hashing.encode(first.password()), Person.Role.OWNER);
     return "redirect:/sign-in?made";

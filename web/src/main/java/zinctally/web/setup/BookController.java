@@ -38,6 +38,7 @@ class BookController {
       @RequestParam String currency,
       @RequestParam String cutOver,
       @RequestParam(defaultValue = "false") boolean pricesIncludeTax,
+      @RequestParam(defaultValue = "false") boolean shortStock,
       RedirectAttributes after) {
     Book now = books.book();
     if (name.isBlank() || name.length() > 120)
@@ -51,7 +52,7 @@ class BookController {
       if (books.begun() && !date.equals(now.cutOver()))
         return Answer.wrong(
             after, "", "The cut-over date stays " + now.cutOver() + ": papers are posted since.");
-      books.save(name.strip(), coin, date, pricesIncludeTax);
+      books.save(name.strip(), coin, date, pricesIncludeTax, shortStock);
     } catch (IllegalArgumentException unknown) {
       return Answer.wrong(
           after,

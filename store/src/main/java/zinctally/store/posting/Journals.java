@@ -1,0 +1,49 @@
+package zinctally.store.posting;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import zinctally.core.ledger.JournalEntry;
+import zinctally.core.ledger.JournalLine;
+
+/** Makes journal entries, one for each date, debits first. */
+final class Journals {
+  private Journals() {}
+
+  /**
+   * @param known lines as the paper has them
+   * @param worked lines from cost entries; those of one account and item become one
+   */
+  static List<JournalEntry> of(List<Undo.Line> known, List<Undo.Line> worked) {
+    TreeMap<LocalDate, List<JournalLine>> days = new TreeMap<>();
+    for (Undo.Line line : known)
+      if (line.line().amount() != 0)
+        days.computeIfAbsent(line.date(), d -> new ArrayList<>()).add(line.line());
+    TreeMap<LocalDate, Map<List<Long>, Long>> sums = new TreeMap<>();
+    for (Undo.Line line : worked)
+      sums.computeIfAbsent(line.date(), d -> new LinkedHashMap<>())
+          .merge(
+              List.of(line.line().account(), line.line().item()),
+              line.line().amount(),
+              Math::addExact);
+    sums.forEach(
+        (date, day) ->
+            day.forEach(
+                (key, sum) -> {
+                  if (sum != 0)
+                    days.computeIfAbsent(date, d -> new ArrayList<>())
+                        .add(new JournalLine(key.get(0), key.get(1), 0, sum, "", true));
+                }));
+    List<JournalEntry> journals = new ArrayList<>();
+    days.forEach(
+        (date, lines) -> {
+          lines.sort(Comparator.comparing((JournalLine l) -> l.amount() < 0));
+          journals.add(new JournalEntry(date, lines));
+        });
+    return journals;
+  }
+}

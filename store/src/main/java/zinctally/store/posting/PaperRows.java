@@ -1,0 +1,197 @@
+package zinctally.store.posting;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.GeneratedKeyHolder;
+import org.springframework.stereotype.Component;
+import zinctally.core.papers.Adjustment;
+import zinctally.core.papers.OpeningStock;
+import zinctally.core.papers.Paper;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.Trade;
+import zinctally.core.papers.TradeLine;
+
+/** Heads and lines of posted papers. */
+@Component
+class PaperRows {
+  private final JdbcClient sql;
+  private final JdbcTemplate jdbc;
+
+  PaperRows(JdbcClient sql, JdbcTemplate jdbc) {
+    this.sql = sql;
+    this.jdbc = jdbc;
+  }
+
+  /** What must be known of a posted paper to amend or void it. */
+  record Head(
+      long id,
+      PaperKind kind,
+      String number,
+      boolean isVoid,
+      int version,
+      LocalDate date,
+      long sequence) {}
+
+  /**
+   * @param lock whether to hold it until the transaction ends
+   */
+  Optional<Head> head(long id, boolean lock) {
+    return sql.sql("select * from paper where id = ?" + (lock ? " for update" : ""))
+        .param(id)
+        .query(
+            (row, n) ->
+                new Head(
+                    id,
+                    PaperKind.valueOf(row.getString("kind")),
+                    row.getString("number"),
+                    row.getString("state").equals("VOID"),
+                    row.getInt("version"),
+                    row.getObject("date", LocalDate.class),
+                    row.getLong("sequence")))
+        .optional();
+  }
+
+  void setVoid(long id) {
+    sql.sql("update paper set state = 'VOID', stock_value = 0 where id = ?").param(id).update();
+  }
+
+  /** Writes one line into the audit trail. */
+  void audit(LocalDateTime at, String login, long paper, String what, String after) {
+    sql.sql(
+            "insert into audit (at, login, subject, subject_id, what, after_text)"
+                + " values (?, ?, 'paper', ?, ?, ?)")
+        .params(at, login, paper, what, after)
+        .update();
+  }
+
+  /** Numbers run by kind and year without gaps: the row stays locked until the posting ends. */
+  String number(Paper paper) {
+    int year = paper.date().getYear();
+    sql.sql("insert into paper_number values (?, ?, 1) on duplicate key update last = last + 1")
+        .params(paper.kind().name(), year)
+        .update();
+    int last =
+        sql.sql("select last from paper_number where kind = ? and year = ?")
+            .params(paper.kind().name(), year)
+            .query(Integer.class)
+            .single();
+    return paper.kind().prefix() + "-" + year + "-" + String.format("%04d", last);
+  }
+
+  /** Writes a new paper's head and returns its id. */
+  long add(Paper paper, String number, long sequence, long stock, LocalDateTime now, String login) {
+    GeneratedKeyHolder key = new GeneratedKeyHolder();
+    sql.sql(
+            """
+            insert into paper (kind, number, sequence, state, version, date, party_id, reference,
+              due, place_id, net, tax, total, stock_value, posted_at, posted_by)
+            values (?, ?, ?, 'POSTED', 1, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+            """)
+        .params(paper.kind().name(), number, sequence)
+        .params(head(paper, stock))
+        .params(now, login)
+        .update(key, "id");
+    return key.getKey().longValue();
+  }
+
+  /** Puts a paper's head as its next version has it. */
+  void amend(long id, int version, Paper paper, long stock) {
+    sql.sql(
+            """
+            update paper set version = ?, date = ?, party_id = ?, reference = ?, due = ?,
+              place_id = ?, net = ?, tax = ?, total = ?, stock_value = ? where id = ?
+            """)
+        .param(version)
+        .params(head(paper, stock))
+        .param(id)
+        .update();
+  }
+
+  private static List<Object> head(Paper paper, long stock) {
+    Trade trade = paper instanceof Trade t ? t : null;
+    return Arrays.asList(
+        paper.date(),
+        paper.party().map(Party::id).orElse(null),
+        trade == null ? "" : trade.theirNumber(),
+        trade == null ? null : trade.due(),
+        trade == null ? null : trade.place().id(),
+        trade == null ? paper.total() : trade.net(),
+        trade == null ? 0 : trade.tax(),
+        paper.total(),
+        stock);
+  }
+
+  void lines(Paper paper, long id, int version) {
+    List<Object[]> rows = new ArrayList<>();
+    if (paper instanceof Trade trade) {
+      for (TradeLine l : trade.lines())
+        rows.add(
+            new Object[] {
+              id,
+              version,
+              l.row(),
+              l.item() == null ? null : l.item().id(),
+              l.account() == null ? null : l.account().id(),
+              trade.place().id(),
+              l.wording(),
+              l.quantity().micros(),
+              l.unit(),
+              l.price(),
+              l.discount(),
+              l.net(),
+              l.tax(),
+              l.rate() == null ? null : l.rate().id()
+            });
+    } else if (paper instanceof Adjustment adjustment) {
+      for (Adjustment.Line l : adjustment.lines())
+        rows.add(
+            new Object[] {
+              id,
+              version,
+              l.row(),
+              l.item().id(),
+              l.reason().account(),
+              adjustment.place().id(),
+              l.reason().name() + (l.memo().isEmpty() ? "" : ": " + l.memo()),
+              l.quantity().micros(),
+              l.unit(),
+              null,
+              java.math.BigDecimal.ZERO,
+              l.value(),
+              0L,
+              null
+            });
+    } else if (paper instanceof OpeningStock opening) {
+      for (OpeningStock.Line l : opening.lines())
+        rows.add(
+            new Object[] {
+              id,
+              version,
+              l.row(),
+              l.item().id(),
+              null,
+              l.place().id(),
+              "",
+              l.quantity().micros(),
+              l.item().units().base().sign(),
+              null,
+              java.math.BigDecimal.ZERO,
+              l.value(),
+              0L,
+              null
+            });
+    }
+    jdbc.batchUpdate(
+        "insert into paper_line (paper_id, version, line, item_id, account_id, place_id, wording,"
+            + " quantity, unit, price, discount, net, tax, tax_rate_id)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        rows);
+  }
+}

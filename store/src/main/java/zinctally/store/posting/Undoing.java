@@ -1,0 +1,98 @@
+package zinctally.store.posting;
+
+import java.time.LocalDate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import zinctally.core.cost.CostEvent;
+import zinctally.core.cost.EventKind;
+import zinctally.core.cost.Position;
+import zinctally.core.ledger.JournalLine;
+
+/** Gathers what a posted paper has done. */
+@Component
+class Undoing {
+  private final JdbcClient sql;
+
+  Undoing(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  /**
+   * @param floor the first day on which something may be taken back
+   */
+  Undo of(long paper, LocalDate floor) {
+    return new Undo(
+        paper,
+        floor,
+        sql.sql("select * from cost_event where paper_id = ? and not gone order by id")
+            .param(paper)
+            .query(
+                (row, n) ->
+                    new Undo.Old(
+                        row.getLong("item_id"),
+                        new CostEvent(
+                            row.getLong("id"),
+                            EventKind.valueOf(row.getString("kind")),
+                            new Position(
+                                row.getObject("date", LocalDate.class),
+                                row.getLong("sequence"),
+                                row.getInt("line")),
+                            row.getLong("quantity"),
+                            row.getLong("value"),
+                            row.getLong("target_id")),
+                        row.getLong("charges"),
+                        row.getLong("contra_account")))
+            .list(),
+        sql.sql(
+                """
+                select n.event_id, n.posting_date, sum(n.quantity) as quantity, sum(n.value) as value
+                from cost_event e join cost_entry n on n.event_id = e.id
+                where e.paper_id = ? and not e.gone group by n.event_id, n.posting_date
+                having quantity <> 0 or value <> 0 order by n.posting_date, n.event_id
+                """)
+            .param(paper)
+            .query(
+                (row, n) ->
+                    new Undo.Entry(
+                        row.getLong(1),
+                        row.getObject(2, LocalDate.class),
+                        row.getLong(3),
+                        row.getLong(4)))
+            .list(),
+        sql.sql(
+                """
+                select j.date, l.account_id, l.item_id, l.party_id, l.memo, sum(l.amount) as amount
+                from journal j join journal_line l on l.journal_id = j.id
+                where j.paper_id = ? and not l.worked
+                group by j.date, l.account_id, l.item_id, l.party_id, l.memo
+                having amount <> 0 order by j.date, min(l.id)
+                """)
+            .param(paper)
+            .query(
+                (row, n) ->
+                    new Undo.Line(
+                        row.getObject(1, LocalDate.class),
+                        new JournalLine(
+                            row.getLong(2),
+                            row.getLong(3),
+                            row.getLong(4),
+                            row.getLong(6),
+                            row.getString(5))))
+            .list(),
+        sql.sql(
+                """
+                select item_id, place_id, min(line), date, sum(quantity) as moved from quantity_move
+                where paper_id = ? group by item_id, place_id, date having moved <> 0
+                """)
+            .param(paper)
+            .query(
+                (row, n) ->
+                    new Undo.Moved(
+                        row.getLong(1),
+                        row.getLong(2),
+                        row.getInt(3),
+                        row.getObject(4, LocalDate.class),
+                        row.getLong(5)))
+            .list());
+  }
+}

@@ -1,0 +1,35 @@
+package zinctally.web.paper;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.Fault;
+
+/** One thing typed differently in a paper's next version. */
+record TextChange(String where, String was, String is) {
+  static List<TextChange> between(Draft before, Draft after) {
+    List<TextChange> changes = new ArrayList<>();
+    compare("", before.fields(), after.fields(), changes);
+    int rows = Math.max(before.rows().size(), after.rows().size());
+    for (int row = 0; row < rows; row++)
+      compare("rows." + row + ".", row(before, row), row(after, row), changes);
+    return changes;
+  }
+
+  private static Map<String, String> row(Draft draft, int row) {
+    return row < draft.rows().size() ? draft.rows().get(row) : Map.of();
+  }
+
+  private static void compare(
+      String at, Map<String, String> before, Map<String, String> after, List<TextChange> changes) {
+    TreeSet<String> names = new TreeSet<>(before.keySet());
+    names.addAll(after.keySet());
+    for (String name : names) {
+      String was = before.getOrDefault(name, "").strip();
+      String is = after.getOrDefault(name, "").strip();
+      if (!was.equals(is)) changes.add(new TextChange(new Fault(at + name, "").where(), was, is));
+    }
+  }
+}
