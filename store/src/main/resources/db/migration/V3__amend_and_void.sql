@@ -35,4 +35,3 @@ alter table settlement
 alter table book add column short_stock boolean not null default false;
 alter table app_user add column may_sell_short boolean not null default false;
 alter table item add column standard_cost decimal(18,6) null comment 'assumed for goods never yet received, for one base unit';
-alter table cost_pool add index pool_short (on_hand);

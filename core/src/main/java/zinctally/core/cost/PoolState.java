@@ -25,6 +25,11 @@ public record PoolState(
         - uncovered.stream().mapToLong(Uncovered::quantity).sum();
   }
 
+  /** Minor units by which the goods on hand stand below cost. */
+  public long writtenDown() {
+    return layers.stream().mapToLong(Layer::writtenDown).sum();
+  }
+
   /** Minor units; below zero when outs stand uncovered. */
   public long worth() {
     return layers.stream().mapToLong(Layer::value).sum()

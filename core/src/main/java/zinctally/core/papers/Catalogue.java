@@ -38,6 +38,19 @@ public interface Catalogue {
   /** Latest known cost of goods: minor units for a quantity in millionths; empty when never had. */
   Optional<LatestCost> latestCost(long item);
 
+  /** What an item stands at, at the end of a day. */
+  Standing standing(long item, LocalDate date);
+
+  /**
+   * @param onHand millionths
+   * @param worth minor units
+   * @param writtenDown minor units by which that is under cost
+   */
+  record Standing(long onHand, long worth, long writtenDown) {}
+
+  /** Lines of invoices of a date or later that sold an item which moved no stock. */
+  List<StartTracking.Sold> soldSince(long item, LocalDate date);
+
   /**
    * @param value minor units
    * @param micros millionths of the base unit

@@ -7,7 +7,15 @@ import zinctally.core.goods.Item;
 
 /** A paper that has been read and found sound. Amounts are minor units. */
 public sealed interface Paper
-    permits Trade, Adjustment, Payment, HandJournal, OpeningStock, OpeningBalances, OpeningParties {
+    permits Trade,
+        Adjustment,
+        WriteDown,
+        StartTracking,
+        Payment,
+        HandJournal,
+        OpeningStock,
+        OpeningBalances,
+        OpeningParties {
   PaperKind kind();
 
   LocalDate date();

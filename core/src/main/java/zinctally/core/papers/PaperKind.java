@@ -13,6 +13,8 @@ public enum PaperKind {
   INVOICE("Invoice", "INV", "sell"),
   CUSTOMER_PAYMENT("Payment from customer", "PC", "sell"),
   ADJUSTMENT("Adjustment", "A", "handle"),
+  WRITE_DOWN("Write-down", "WD", "handle"),
+  START_TRACKING("Start of tracking", "ST", "goods"),
   JOURNAL("Journal by hand", "J", "prove");
 
   private final String words;

@@ -43,7 +43,11 @@ public record Plan(
     }
   }
 
-  /** A paper posted before, and where one of its lines stands in event order. */
+  /**
+   * Where a line stands in event order that is not the paper's own place there.
+   *
+   * @param paper posted before; zero for the paper itself
+   */
   public record Elsewhere(long paper, Position at) {}
 
   /** A plan that does nothing: what a voided paper comes down to. */
@@ -52,8 +56,13 @@ public record Plan(
 
   /**
    * @param quantity millionths, in above zero, out below
+   * @param of the earlier paper it belongs to; null for the paper itself
    */
-  public record Move(int line, long item, long place, long quantity) {}
+  public record Move(int line, long item, long place, long quantity, Elsewhere of) {
+    public Move(int line, long item, long place, long quantity) {
+      this(line, item, place, quantity, null);
+    }
+  }
 
   /**
    * @param amount minor units; above zero when owed to us, below when we owe

@@ -59,7 +59,12 @@ public record Proof(Reading reading, List<Fault> faults, Optional<Work> work) {
       long quantityAfter,
       long worthBefore,
       long worthAfter,
-      List<Draw> draws) {}
+      List<Draw> draws) {
+    /** Whether quantity or worth come out differently. */
+    public boolean moves() {
+      return quantityBefore != quantityAfter || worthBefore != worthAfter;
+    }
+  }
 
   /**
    * @param arrival the layer's arrival; zero for a moving average pool

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import zinctally.core.cost.Position;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.ledger.Account;
@@ -18,6 +19,7 @@ import zinctally.core.papers.OpenItem;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reason;
+import zinctally.core.papers.StartTracking;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.units.Units;
 import zinctally.store.goods.GroupStore;
@@ -215,6 +217,53 @@ public final class BookCatalogue implements Catalogue {
                     row.getObject("due", LocalDate.class),
                     row.getLong("amount"),
                     row.getLong("still_open")))
+        .list();
+  }
+
+  @Override
+  public Standing standing(long item, LocalDate date) {
+    long writtenDown =
+        sql.sql("select written_down from cost_pool where item_id = ?")
+            .param(item)
+            .query(Long.class)
+            .optional()
+            .orElse(0L);
+    return sql.sql(
+            """
+            select coalesce(sum(quantity), 0), coalesce(sum(value), 0) from (
+              select quantity, value from item_month where item_id = :item and month < :month
+              union all
+              select quantity, value from cost_entry
+              where item_id = :item and posting_date between :month and :date) t
+            """)
+        .param("item", item)
+        .param("month", date.withDayOfMonth(1))
+        .param("date", date)
+        .query((row, n) -> new Standing(row.getLong(1), row.getLong(2), writtenDown))
+        .single();
+  }
+
+  @Override
+  public List<StartTracking.Sold> soldSince(long item, LocalDate date) {
+    return sql.sql(
+            """
+            select p.id, p.date, p.sequence, l.line, l.place_id, w.name, l.quantity
+            from paper_line l join paper p on p.id = l.paper_id and p.version = l.version
+            join place w on w.id = l.place_id
+            where l.item_id = ? and p.kind = 'INVOICE' and p.state = 'POSTED' and p.date >= ?
+              and not exists (select 1 from cost_event e
+                              where e.paper_id = p.id and e.line = l.line and not e.gone)
+            order by p.date, p.sequence, l.line
+            """)
+        .params(item, date)
+        .query(
+            (row, n) ->
+                new StartTracking.Sold(
+                    row.getLong(1),
+                    new Position(row.getObject(2, LocalDate.class), row.getLong(3), row.getInt(4)),
+                    row.getLong(5),
+                    row.getString(6),
+                    row.getLong(7)))
         .list();
   }
 

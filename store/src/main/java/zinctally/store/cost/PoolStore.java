@@ -221,12 +221,15 @@ public class PoolStore {
         sql.sql("delete from cost_pool where item_id = ?").param(head.item()).update();
     jdbc.batchUpdate(
         """
-        insert into cost_pool values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+        insert into cost_pool (item_id, on_hand, worth, layers, last_date, last_sequence, last_line,
+          since_checkpoint, latest_quantity, latest_value, written_down)
+        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
         on duplicate key update on_hand = values(on_hand), worth = values(worth),
           layers = values(layers), last_date = values(last_date),
           last_sequence = values(last_sequence), last_line = values(last_line),
           since_checkpoint = values(since_checkpoint),
-          latest_quantity = values(latest_quantity), latest_value = values(latest_value)
+          latest_quantity = values(latest_quantity), latest_value = values(latest_value),
+          written_down = values(written_down)
         """,
         heads.stream()
             .filter(k -> k.at() != null)
@@ -242,8 +245,19 @@ public class PoolStore {
                       k.at().line(),
                       k.sinceCheckpoint(),
                       k.state().latestQuantity(),
-                      k.state().latestValue()
+                      k.state().latestValue(),
+                      k.state().writtenDown()
                     })
+            .toList());
+  }
+
+  /** Puts down which outs of an item stand uncovered. */
+  public void writeUncovered(long item, PoolState state) {
+    sql.sql("delete from uncovered_out where item_id = ?").param(item).update();
+    jdbc.batchUpdate(
+        "insert into uncovered_out (event_id, item_id, quantity, value) values (?, ?, ?, ?)",
+        state.uncovered().stream()
+            .map(u -> new Object[] {u.out(), item, u.quantity(), u.value()})
             .toList());
   }
 

@@ -12,6 +12,7 @@ import zinctally.core.units.Units;
  * group's.
  *
  * @param reorderPoint null for none
+ * @param standardCost what one base unit is assumed to cost before any has come; null for none
  */
 public record ItemCard(
     long id,
@@ -32,6 +33,7 @@ public record ItemCard(
     String shelf,
     Quantity reorderPoint,
     Quantity reorderQuantity,
+    BigDecimal standardCost,
     String notes,
     boolean active,
     List<Price> prices) {

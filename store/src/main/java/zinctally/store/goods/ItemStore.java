@@ -1,5 +1,6 @@
 package zinctally.store.goods;
 
+import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
@@ -11,7 +12,9 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.ItemKind;
+import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
+import zinctally.store.listing.Listings;
 
 /** Items and what stock there is of them. */
 @Repository
@@ -64,6 +67,7 @@ public class ItemStore {
         row.getString("shelf"),
         quantity(row, "reorder_point"),
         quantity(row, "reorder_quantity"),
+        row.getBigDecimal("standard_cost"),
         row.getString("notes"),
         row.getBoolean("active"),
         prices);
@@ -82,6 +86,31 @@ public class ItemStore {
         .single();
   }
 
+  /** Whether an invoice has sold it. */
+  public boolean sold(long id) {
+    return sql.sql(
+            """
+            select exists (select 1 from paper_line l join paper p on p.id = l.paper_id
+              where l.item_id = ? and p.kind = 'INVOICE' and p.state = 'POSTED')
+            """)
+        .param(id)
+        .query(Boolean.class)
+        .single();
+  }
+
+  /** An item and its price in the first list. */
+  public record Proposal(String code, BigDecimal price) {}
+
+  /** Items whose worth is not what they would fetch, for a write-down. */
+  public List<Proposal> toWriteDown(BigDecimal percent, Coin coin, int atMost) {
+    var listing = Listings.writeDowns(percent, coin);
+    return sql.sql("select i.code, p.price from " + listing.from() + " order by i.code limit :most")
+        .params(listing.params())
+        .param("most", atMost)
+        .query((row, n) -> new Proposal(row.getString(1), row.getBigDecimal(2)))
+        .list();
+  }
+
   /** Another item with this code or barcode, if there is one. */
   public Optional<String> taken(String column, String value, long besides) {
     String wanted = column.equals("gtin") ? "gtin" : "code";
@@ -98,7 +127,7 @@ public class ItemStore {
    * @param list a price list; empty for none
    * @param price the item's price in that list, for one base unit; null for none
    */
-  public record Along(String group, String list, java.math.BigDecimal price) {
+  public record Along(String group, String list, BigDecimal price) {
     public static final Along NOTHING = new Along("", "", null);
   }
 
@@ -119,9 +148,10 @@ public class ItemStore {
             """
             insert into item (id, code, name, kind, group_id, method, base_unit, pack_name, pack_size,
               stock_account, sales_account, cost_account, sale_wording, purchase_wording, supplier,
-              supplier_code, gtin, shelf, reorder_point, reorder_quantity, notes, active)
+              supplier_code, gtin, shelf, reorder_point, reorder_quantity, standard_cost, notes,
+              active)
             values (?, ?, ?, ?, ?, ?, ?, ?, ?, nullif(?, 0), nullif(?, 0), nullif(?, 0), ?, ?, ?, ?,
-              nullif(?, ''), ?, ?, ?, ?, ?)
+              nullif(?, ''), ?, ?, ?, ?, ?, ?)
             on duplicate key update
               code = if(id = values(id), values(code), null),
               name = values(name), kind = values(kind),
@@ -132,7 +162,7 @@ public class ItemStore {
               purchase_wording = values(purchase_wording), supplier = values(supplier),
               supplier_code = values(supplier_code), gtin = values(gtin), shelf = values(shelf),
               reorder_point = values(reorder_point), reorder_quantity = values(reorder_quantity),
-              notes = values(notes), active = values(active)
+              standard_cost = values(standard_cost), notes = values(notes), active = values(active)
             """)
         .params(
             id,
@@ -155,6 +185,7 @@ public class ItemStore {
             card.shelf(),
             card.reorderPoint() == null ? null : card.reorderPoint().micros(),
             card.reorderQuantity() == null ? null : card.reorderQuantity().micros(),
+            card.standardCost(),
             card.notes(),
             card.active())
         .update();
@@ -290,10 +321,10 @@ public class ItemStore {
   }
 
   /** Price for one base unit in the first price list. */
-  public Optional<java.math.BigDecimal> price(long item) {
+  public Optional<BigDecimal> price(long item) {
     return sql.sql("select price from item_price where item_id = ? order by list_id limit 1")
         .param(item)
-        .query(java.math.BigDecimal.class)
+        .query(BigDecimal.class)
         .optional();
   }
 

@@ -9,9 +9,11 @@ import static zinctally.store.listing.Listing.Type.QUANTITY;
 import static zinctally.store.listing.Listing.Type.TEXT;
 import static zinctally.store.listing.Listing.Type.TIME;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Listing.Column;
 
@@ -80,6 +82,7 @@ public final class Listings {
                 MONEY),
             new Column("stock", "Stock", "nullif(p.stock_value, 0)", MONEY),
             new Column("due", "Due", "p.due", DATE),
+            new Column("state", "State", STATE, TEXT),
             new Column("who", "Posted by", "p.posted_by", TEXT)),
         "p.id",
         "-date",
@@ -98,23 +101,31 @@ public final class Listings {
             new Column("number", "Paper", "p.number", TEXT, NUMBER_LINK),
             new Column("party", "Who", "w.name", TEXT),
             new Column("stock", "Stock", "nullif(p.stock_value, 0)", MONEY, NUMBER_LINK),
-            new Column("sales", "Sales", "if(p.kind = 'INVOICE', p.net, null)", MONEY, NUMBER_LINK),
-            new Column(
-                "cost", "Cost", "if(p.kind = 'INVOICE', " + COST + ", null)", MONEY, NUMBER_LINK),
+            new Column("sales", "Sales", "if(" + SALE + ", p.net, null)", MONEY, NUMBER_LINK),
+            new Column("cost", "Cost", "if(" + SALE + ", " + COST + ", null)", MONEY, NUMBER_LINK),
             new Column(
                 "margin",
                 "Margin",
-                "if(p.kind = 'INVOICE' and p.net <> 0, round(100 * (p.net - "
+                "if("
+                    + SALE
+                    + " and p.net <> 0, round(100 * (p.net - "
                     + COST
                     + ") / p.net, 1), null)",
-                PERCENT)),
+                PERCENT),
+            new Column("state", "State", STATE, TEXT)),
         "p.id",
         "-date",
         "No paper yet.");
   }
 
+  private static final String SALE = "p.kind = 'INVOICE' and p.state = 'POSTED'";
+
+  private static final String STATE =
+      "case when p.state = 'VOID' then 'void' when p.version > 1 then concat('version ', p.version)"
+          + " else '' end";
+
   private static final String COST =
-      "(select coalesce(-sum(e.booked), 0) from cost_event e where e.paper_id = p.id)";
+      "(select coalesce(-sum(e.booked), 0) from cost_event e where e.paper_id = p.id and not e.gone)";
 
   /** Every account with its balance at a date. */
   public static Listing accounts(LocalDate date) {
@@ -286,6 +297,40 @@ public final class Listings {
         "Nothing was on hand.");
   }
 
+  private static final String REALISABLE =
+      "round(p.price * (1 - :percent / 100) * :minor * h.on_hand / 1000000)";
+  private static final String WRITE_DOWN = "least(" + REALISABLE + " - h.worth, h.written_down)";
+
+  /**
+   * Items whose worth is not what they would fetch: to be written down, or back up to cost at most.
+   *
+   * @param percent cost to sell, of the price in the first list
+   */
+  public static Listing writeDowns(BigDecimal percent, Coin coin) {
+    return new Listing(
+        "Write-downs to propose",
+        """
+        item i join cost_pool h on h.item_id = i.id
+        join item_price p on p.item_id = i.id and p.list_id = (select min(id) from price_list)
+        where h.on_hand > 0 and\s"""
+            + WRITE_DOWN
+            + " <> 0",
+        Map.of("percent", percent, "minor", BigDecimal.TEN.pow(coin.digits())),
+        List.of(
+            new Column("id", "", "i.id", HIDDEN),
+            new Column("code", "Code", "i.code", TEXT, "/goods/item/{id}"),
+            new Column("name", "Item", "i.name", TEXT, "/goods/item/{id}"),
+            new Column("on_hand", "On hand", "h.on_hand", QUANTITY),
+            new Column("worth", "Stands at", "h.worth", MONEY, "/goods/item/{id}"),
+            new Column("price", "Sells at", "cast(p.price as decimal(18,2))", NUMBER),
+            new Column("fetches", "Would fetch", REALISABLE, MONEY),
+            new Column("difference", "Difference", WRITE_DOWN, MONEY),
+            new Column("under", "Under cost now", "nullif(h.written_down, 0)", MONEY)),
+        "i.id",
+        "code",
+        "Nothing stands above what it would fetch.");
+  }
+
   public static Listing placeStock() {
     return new Listing(
         "What is where",
@@ -354,6 +399,30 @@ public final class Listings {
         "Nothing is open.");
   }
 
+  /** Outs that no goods were there for; what comes next covers them, oldest first. */
+  public static Listing uncovered() {
+    return new Listing(
+        "Sold short",
+        """
+        uncovered_out u join cost_event e on e.id = u.event_id join paper p on p.id = e.paper_id
+        join item i on i.id = u.item_id left join party w on w.id = p.party_id where true""",
+        Map.of(),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("item_id", "", "i.id", HIDDEN),
+            new Column("date", "Date", "e.date", DATE),
+            new Column("number", "Paper", "p.number", TEXT, NUMBER_LINK),
+            new Column("party", "Who", "w.name", TEXT),
+            new Column("code", "Code", "i.code", TEXT, "/goods/item/{item_id}"),
+            new Column("name", "Item", "i.name", TEXT, "/goods/item/{item_id}"),
+            new Column("quantity", "Not there yet", "u.quantity", QUANTITY),
+            new Column("value", "Provisional cost", "u.value", MONEY, NUMBER_LINK),
+            new Column("supplier", "Usual supplier", "i.supplier", TEXT)),
+        "u.event_id",
+        "date",
+        "Nothing is sold that has not come.");
+  }
+
   public static Listing audit() {
     return new Listing(
         "Audit trail",
@@ -365,7 +434,9 @@ public final class Listings {
             new Column("login", "Who", "a.login", TEXT),
             new Column("subject", "What", "a.subject", TEXT),
             new Column("number", "Paper", "p.number", TEXT, "/papers/{paper}"),
-            new Column("what", "Done", "a.what", TEXT)),
+            new Column("what", "Done", "a.what", TEXT),
+            new Column(
+                "note", "Note", "if(a.subject = 'item', '', left(a.after_text, 120))", TEXT)),
         "a.id",
         "-at",
         "Nothing has been done yet.");

@@ -72,6 +72,7 @@ public class PaperStore {
         .query(
             (row, n) -> {
               boolean item = row.getLong("item_id") != 0;
+              boolean counted = row.getObject("quantity") != null;
               Quantity quantity = new Quantity(row.getLong("quantity"));
               return new PostedPaper.Line(
                   row.getInt("line"),
@@ -79,7 +80,7 @@ public class PaperStore {
                   item ? row.getString("code") : row.getString("account_code"),
                   item ? row.getString("name") : row.getString("account_name"),
                   row.getString("wording"),
-                  item ? ItemRows.units(row).say(quantity) : quantity.toString(),
+                  !counted ? "" : item ? ItemRows.units(row).say(quantity) : quantity.toString(),
                   row.getString("unit"),
                   row.getBigDecimal("price"),
                   row.getBigDecimal("discount"),

@@ -38,16 +38,17 @@ public class PeopleStore {
   }
 
   /** Changes what a person may do; one active owner always remains. */
-  public boolean change(long id, Person.Role role, boolean active) {
+  public boolean change(long id, Person.Role role, boolean active, boolean maySellShort) {
     return sql.sql(
                 """
-                update app_user set role = :role, active = :active where id = :id
+                update app_user set role = :role, active = :active, may_sell_short = :short where id = :id
                   and ((:role = 'OWNER' and :active)
                     or (select n from (select count(*) as n from app_user
                         where role = 'OWNER' and active and id <> :id) o) > 0)
                 """)
             .param("role", role.name())
             .param("active", active)
+            .param("short", maySellShort)
             .param("id", id)
             .update()
         > 0;
@@ -60,6 +61,7 @@ public class PeopleStore {
         row.getString("name"),
         row.getString("password"),
         Person.Role.valueOf(row.getString("role")),
-        row.getBoolean("active"));
+        row.getBoolean("active"),
+        row.getBoolean("may_sell_short"));
   }
 }

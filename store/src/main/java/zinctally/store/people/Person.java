@@ -1,8 +1,18 @@
 package zinctally.store.people;
 
-/** Someone who may sign in. */
+/**
+ * Someone who may sign in.
+ *
+ * @param maySellShort whether goods that are not there yet may be sold, when the book allows it
+ */
 public record Person(
-    long id, String login, String name, String password, Role role, boolean active) {
+    long id,
+    String login,
+    String name,
+    String password,
+    Role role,
+    boolean active,
+    boolean maySellShort) {
   /** What a person may do. */
   public enum Role {
     OWNER("owner", "all, and who may sign in"),

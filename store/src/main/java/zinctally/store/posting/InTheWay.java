@@ -7,6 +7,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Fault;
+import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Plan;
 
 /** What keeps a posted paper from being amended or voided, by name. */
@@ -23,6 +24,10 @@ class InTheWay {
   List<Fault> ofAmending(PaperRows.Head paper, Plan next, Catalogue.Rules rules) {
     if (paper.isVoid())
       return List.of(Fault.whole(paper.number() + " is void; write a new paper instead."));
+    if (paper.kind() == PaperKind.START_TRACKING)
+      return List.of(
+          Fault.whole(
+              "Tracking has begun with this; put quantities right with an adjustment, dated then."));
     if (paper.date().isBefore(rules.firstOpenDay()))
       return List.of(
           Fault.whole(

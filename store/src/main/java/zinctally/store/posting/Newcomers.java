@@ -14,11 +14,15 @@ import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Payment;
+import zinctally.core.papers.StartTracking;
 import zinctally.core.papers.Trade;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.goods.GroupStore;
 
-/** Makes the parties, groups and items a paper names for the first time. */
+/**
+ * Makes the parties, groups and items a paper names for the first time, and items stocked that were
+ * not.
+ */
 @Component
 class Newcomers {
   private final JdbcClient sql;
@@ -48,6 +52,8 @@ class Newcomers {
                       new OpeningParties.Line(
                           l.row(), made(l.party()), l.number(), l.date(), l.due(), l.amount()))
               .toList());
+    if (paper instanceof StartTracking start)
+      sql.sql("update item set kind = 'STOCKED' where id = ?").param(start.item().id()).update();
     return paper instanceof OpeningStock stock ? made(stock, book) : paper;
   }
 

@@ -1,5 +1,6 @@
 package zinctally.store.posting;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -15,8 +16,10 @@ import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.StartTracking;
 import zinctally.core.papers.Trade;
 import zinctally.core.papers.TradeLine;
+import zinctally.core.papers.WriteDown;
 
 /** Heads and lines of posted papers. */
 @Component
@@ -163,11 +166,26 @@ class PaperRows {
               l.quantity().micros(),
               l.unit(),
               null,
-              java.math.BigDecimal.ZERO,
+              BigDecimal.ZERO,
               l.value(),
               0L,
               null
             });
+    } else if (paper instanceof WriteDown down) {
+      for (WriteDown.Line l : down.lines())
+        rows.add(row(id, version, l.row(), l.item().id(), null, l.memo(), null, l.change()));
+    } else if (paper instanceof StartTracking start) {
+      for (StartTracking.Line l : start.lines())
+        rows.add(
+            row(
+                id,
+                version,
+                l.row(),
+                start.item().id(),
+                l.place().id(),
+                "",
+                l.quantity().micros(),
+                l.value()));
     } else if (paper instanceof OpeningStock opening) {
       for (OpeningStock.Line l : opening.lines())
         rows.add(
@@ -182,7 +200,7 @@ class PaperRows {
               l.quantity().micros(),
               l.item().units().base().sign(),
               null,
-              java.math.BigDecimal.ZERO,
+              BigDecimal.ZERO,
               l.value(),
               0L,
               null
@@ -193,5 +211,32 @@ class PaperRows {
             + " quantity, unit, price, discount, net, tax, tax_rate_id)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         rows);
+  }
+
+  private static Object[] row(
+      long paper,
+      int version,
+      int line,
+      long item,
+      Long place,
+      String wording,
+      Long quantity,
+      long net) {
+    return new Object[] {
+      paper,
+      version,
+      line,
+      item,
+      null,
+      place,
+      wording,
+      quantity,
+      "",
+      null,
+      BigDecimal.ZERO,
+      net,
+      0L,
+      null
+    };
   }
 }

@@ -70,6 +70,9 @@ class PaperWriter {
     reached.accept(72);
     pools.writeHeads(worked.pools().stream().map(Worked.PoolAfter::head).toList());
     for (Worked.PoolAfter pool : worked.pools())
+      if (pool.wasShort() || !pool.head().state().uncovered().isEmpty())
+        pools.writeUncovered(pool.head().item(), pool.head().state());
+    for (Worked.PoolAfter pool : worked.pools())
       if (pool.replayed() || !pool.checkpoints().isEmpty())
         pools.writeCheckpoints(
             pool.head().item(), pool.replayed() ? from(pool) : null, pool.checkpoints());
@@ -151,7 +154,16 @@ class PaperWriter {
       places.merge(List.of(m.item(), m.place()), -m.quantity(), Math::addExact);
     }
     for (Plan.Move m : job.plan().moves()) {
-      moves.add(new Object[] {m.item(), m.place(), job.date(), m.quantity(), paper, m.line()});
+      boolean own = m.of() == null || m.of().paper() == 0;
+      moves.add(
+          new Object[] {
+            m.item(),
+            m.place(),
+            m.of() == null ? job.date() : m.of().at().date(),
+            m.quantity(),
+            own ? paper : m.of().paper(),
+            m.line()
+          });
       places.merge(List.of(m.item(), m.place()), m.quantity(), Math::addExact);
     }
     jdbc.batchUpdate(

@@ -49,7 +49,7 @@ class Shortages {
     for (Plan.Move m : job.plan().moves())
       changes
           .computeIfAbsent(new Key(m.item(), m.place()), k -> new Change())
-          .add(job.date(), m.quantity(), m.line(), true);
+          .add(m.of() == null ? job.date() : m.of().at().date(), m.quantity(), m.line(), true);
     List<Fault> faults = new ArrayList<>();
     changes.forEach(
         (key, change) -> {

@@ -27,10 +27,12 @@ record Worked(
 
   /**
    * @param head its position is null when no event is left
+   * @param wasShort whether outs stood uncovered before
    * @param replayedFrom where a replay began; null when it began before the first event
    */
   record PoolAfter(
       PoolStore.Kept head,
+      boolean wasShort,
       boolean replayed,
       Position replayedFrom,
       List<PoolStore.Kept> checkpoints) {}

@@ -165,6 +165,7 @@ class Worker {
   private static final class Run {
     private final Map<Long, List<Proof.Draw>> draws = new HashMap<>();
     private Recost recost;
+    private boolean wasShort;
     private boolean replayed;
     private Position from;
     private Position last;
@@ -177,7 +178,11 @@ class Worker {
           .checkpoints()
           .forEach((at, state) -> checkpoints.add(new PoolStore.Kept(item, at, state, 0)));
       return new Worked.PoolAfter(
-          new PoolStore.Kept(item, last, recost.end(), since), replayed, from, checkpoints);
+          new PoolStore.Kept(item, last, recost.end(), since),
+          wasShort,
+          replayed,
+          from,
+          checkpoints);
     }
   }
 
@@ -185,6 +190,7 @@ class Worker {
   private Run replay(Job job, Item item, PoolHead head, Placing placing) {
     Run run = new Run();
     run.item = item.id();
+    run.wasShort = !head.state().uncovered().isEmpty();
     Position first = placing.first(item.id());
     run.replayed = head.last() != null && !head.last().before(first);
     PoolHead start = run.replayed ? pools.stateBefore(item.id(), first) : head;
@@ -196,7 +202,7 @@ class Worker {
     events.sort(Comparator.comparing(b -> b.event().at()));
     List<Booked> earlier =
         pools.events(start.state().uncovered().stream().map(Uncovered::out).toList());
-    boolean short_ = job.mayGoShort || !head.state().uncovered().isEmpty();
+    boolean short_ = job.mayGoShort || run.wasShort;
     Pool pool =
         new Pool(
             item.method(),

@@ -28,6 +28,11 @@ public class DayStore {
         .single();
   }
 
+  /** Lines that sold goods which have not come yet. */
+  public long soldShort() {
+    return sql.sql("select count(*) from uncovered_out").query(Long.class).single();
+  }
+
   /** Open amounts due by a date, of one side of trade. */
   public Overdue overdue(String kind, LocalDate date) {
     return sql.sql(

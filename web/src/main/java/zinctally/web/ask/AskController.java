@@ -22,6 +22,7 @@ class AskController {
           new AreaPage.Tab("Valuation", "/ask"),
           new AreaPage.Tab("What is where", "/ask/places"),
           new AreaPage.Tab("Under reorder point", "/ask/reorder"),
+          new AreaPage.Tab("Sold short", "/ask/short"),
           new AreaPage.Tab("Audit trail", "/ask/audit"));
   private final AreaPage page;
   private final Clock clock;
@@ -50,6 +51,11 @@ class AskController {
   @GetMapping("/ask/reorder")
   String reorder(Model model, HttpServletRequest request, HttpServletResponse response) {
     return page.show(TABS, Listings.reorder(), model, request, response);
+  }
+
+  @GetMapping("/ask/short")
+  String sold(Model model, HttpServletRequest request, HttpServletResponse response) {
+    return page.show(TABS, Listings.uncovered(), model, request, response);
   }
 
   @GetMapping("/ask/audit")

@@ -119,6 +119,18 @@ class DayController {
               null,
               "See them",
               "/ask/reorder"));
+    long soldShort = days.soldShort();
+    if (soldShort > 0)
+      waiting.add(
+          new Waiting(
+              count(
+                  soldShort,
+                  "line sold goods that have not come yet",
+                  "lines sold goods that have not come yet"),
+              "",
+              null,
+              "See them",
+              "/ask/short"));
     long clearing = opening.clearing();
     if (clearing != 0)
       waiting.add(

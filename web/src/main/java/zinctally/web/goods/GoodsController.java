@@ -173,6 +173,14 @@ class GoodsController {
       items
           .taken("gtin", card.gtin(), card.id())
           .ifPresent(name -> form.faults().put("gtin", name + " has this barcode already."));
+    if (before.isPresent()
+        && before.get().kind() != ItemKind.STOCKED
+        && card.kind() == ItemKind.STOCKED
+        && items.sold(id))
+      form.faults()
+          .put(
+              "kind",
+              "It has been sold already: its card has \"Keep it in stock from a date on\", which gives those sales their cost.");
     ItemStore.Along along = form.along(groups.tree(), items.prices(0));
     if (!form.faults().isEmpty()) return form(model, id, typed, form.faults(), locked);
     long saved;

@@ -98,6 +98,7 @@ final class ItemForm {
         text("shelf", 40),
         quantity("reorder_point", units),
         quantity("reorder_quantity", units),
+        price("standard_cost").orElse(null),
         text("notes", 2000),
         !"off".equals(typed.get("state")),
         prices(lists));
@@ -245,6 +246,11 @@ final class ItemForm {
     fields.put(
         "reorder_quantity",
         card.reorderQuantity() == null ? "" : card.units().say(card.reorderQuantity()));
+    fields.put(
+        "standard_cost",
+        card.standardCost() == null
+            ? ""
+            : card.standardCost().stripTrailingZeros().toPlainString());
     fields.put("notes", card.notes());
     fields.put("state", card.active() ? "on" : "off");
     for (ItemCard.Price price : card.prices())

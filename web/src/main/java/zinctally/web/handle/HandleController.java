@@ -2,23 +2,56 @@ package zinctally.web.handle;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+import zinctally.core.number.Figures;
+import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.book.BookStore;
+import zinctally.store.goods.ItemStore;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listings;
+import zinctally.store.paper.DraftStore;
 import zinctally.web.listing.AreaPage;
+import zinctally.web.shell.May;
 
 /** What happens to goods between buying and selling. */
 @Controller
 class HandleController {
   private static final AreaPage.Tabs TABS =
-      new AreaPage.Tabs("handle", "Handle", new AreaPage.Tab("Adjustments", "/handle"));
+      new AreaPage.Tabs(
+          "handle",
+          "Handle",
+          new AreaPage.Tab("Adjustments", "/handle"),
+          new AreaPage.Tab("Write-downs", "/handle/write-downs"),
+          new AreaPage.Tab("Write-downs to propose", "/handle/proposal"));
+  private static final int MOST = 1000;
   private final AreaPage page;
+  private final ItemStore items;
+  private final DraftStore drafts;
+  private final BookStore books;
+  private final Clock clock;
 
-  HandleController(AreaPage page) {
+  HandleController(
+      AreaPage page, ItemStore items, DraftStore drafts, BookStore books, Clock clock) {
     this.page = page;
+    this.items = items;
+    this.drafts = drafts;
+    this.books = books;
+    this.clock = clock;
   }
 
   @GetMapping("/handle")
@@ -29,5 +62,65 @@ class HandleController {
             "No adjustment yet. Press n, then a, when jars break or are found.",
             PaperKind.ADJUSTMENT);
     return page.show(TABS, adjustments, model, request, response, PaperKind.ADJUSTMENT);
+  }
+
+  @GetMapping("/handle/write-downs")
+  String writeDowns(Model model, HttpServletRequest request, HttpServletResponse response) {
+    Listing papers =
+        Listings.papers(
+            "Write-downs",
+            "No write-down yet. The proposal shows which goods stand above what they would fetch.",
+            PaperKind.WRITE_DOWN);
+    return page.show(TABS, papers, model, request, response, PaperKind.WRITE_DOWN);
+  }
+
+  /** Goods that stand above what they would fetch, and those that have risen again. */
+  @GetMapping("/handle/proposal")
+  String proposal(
+      @RequestParam(defaultValue = "") String percent,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    BigDecimal toSell = percent(percent, model);
+    model.addAttribute("percent", toSell.toPlainString());
+    return page.show(
+        TABS, Listings.writeDowns(toSell, books.book().coin()), model, request, response);
+  }
+
+  private static BigDecimal percent(String typed, Model model) {
+    if (typed.isBlank()) return BigDecimal.ZERO;
+    Optional<BigDecimal> read = Figures.read(typed.replace("%", ""));
+    if (read.isPresent()
+        && read.get().signum() >= 0
+        && read.get().compareTo(BigDecimal.valueOf(100)) <= 0
+        && read.get().scale() <= 4) return read.get();
+    String kept = typed.length() > 40 ? typed.substring(0, 40) : typed;
+    model.addAttribute("wrong", "\"" + kept + "\" is no percent between 0 and 100.");
+    return BigDecimal.ZERO;
+  }
+
+  /** The whole proposal as a draft. */
+  @PostMapping("/handle/proposal")
+  String draft(@RequestParam(defaultValue = "") String percent, Model model, Principal who) {
+    if (!May.write(who, PaperKind.WRITE_DOWN))
+      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    BigDecimal toSell = percent(percent, model);
+    List<Map<String, String>> rows =
+        items.toWriteDown(toSell, books.book().coin(), MOST).stream()
+            .map(
+                p -> {
+                  BigDecimal cost = p.price().multiply(toSell).movePointLeft(2);
+                  return Map.of(
+                      "item", p.code(),
+                      "price", p.price().stripTrailingZeros().toPlainString(),
+                      "to_sell",
+                          cost.setScale(6, RoundingMode.HALF_UP)
+                              .stripTrailingZeros()
+                              .toPlainString());
+                })
+            .toList();
+    Map<String, String> fields = Map.of("date", LocalDate.now(clock).toString());
+    return "redirect:/drafts/"
+        + drafts.begin(new Draft(PaperKind.WRITE_DOWN, fields, rows), who.getName());
   }
 }

@@ -2,6 +2,8 @@ package zinctally.web.paper;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import zinctally.core.papers.PaperKind;
 
 /** Which fields and columns a kind of paper has on the screen. */
@@ -55,8 +57,7 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
   }
 
   private static final Map<PaperKind, PaperForm> FORMS =
-      Map.of(
-          PaperKind.BILL,
+      forms(
           new PaperForm(
               PaperKind.BILL,
               List.of(
@@ -73,7 +74,6 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   text("tax", "Tax", "tax"),
                   shown("free", "Here now"),
                   shown("amount", "Amount"))),
-          PaperKind.INVOICE,
           new PaperForm(
               PaperKind.INVOICE,
               List.of(
@@ -91,7 +91,6 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   text("tax", "Tax", "tax"),
                   shown("free", "Free here"),
                   shown("amount", "Amount"))),
-          PaperKind.ADJUSTMENT,
           new PaperForm(
               PaperKind.ADJUSTMENT,
               List.of(date("date", "Date"), choice("place", "At", "places")),
@@ -103,11 +102,29 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   text("memo", "Note", ""),
                   shown("free", "Here now"),
                   shown("amount", "Value found"))),
-          PaperKind.SUPPLIER_PAYMENT,
+          new PaperForm(
+              PaperKind.WRITE_DOWN,
+              List.of(date("date", "Date")),
+              List.of(
+                  text("item", "Item", "item"),
+                  figure("price", "Expected price"),
+                  figure("to_sell", "Cost to sell one"),
+                  figure("change", "or change in value"),
+                  text("memo", "Note", ""),
+                  shown("amount", "Change"))),
+          new PaperForm(
+              PaperKind.START_TRACKING,
+              List.of(
+                  suggest("item", "Item", "item"),
+                  date("date", "Kept in stock from"),
+                  suggest("account", "Other side", "account")),
+              List.of(
+                  text("place", "Place", "place"),
+                  figure("quantity", "On hand that morning"),
+                  figure("unit_cost", "Unit cost"),
+                  shown("amount", "Value"))),
           payment(PaperKind.SUPPLIER_PAYMENT, "supplier", "Supplier", "Out of", "Bill"),
-          PaperKind.CUSTOMER_PAYMENT,
           payment(PaperKind.CUSTOMER_PAYMENT, "customer", "Customer", "Into", "Invoice"),
-          PaperKind.JOURNAL,
           new PaperForm(
               PaperKind.JOURNAL,
               List.of(
@@ -119,7 +136,6 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   figure("debit", "Debit"),
                   figure("credit", "Credit"),
                   text("memo", "Note", ""))),
-          PaperKind.OPENING_BALANCES,
           new PaperForm(
               PaperKind.OPENING_BALANCES,
               List.of(),
@@ -128,7 +144,6 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   figure("debit", "Debit"),
                   figure("credit", "Credit"),
                   text("memo", "Note", ""))),
-          PaperKind.OPENING_PARTIES,
           new PaperForm(
               PaperKind.OPENING_PARTIES,
               List.of(),
@@ -139,6 +154,10 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   text("date", "Date", ""),
                   text("due", "Due", ""),
                   figure("amount", "Still open"))));
+
+  private static Map<PaperKind, PaperForm> forms(PaperForm... forms) {
+    return Stream.of(forms).collect(Collectors.toMap(PaperForm::kind, f -> f));
+  }
 
   private static PaperForm payment(
       PaperKind kind, String party, String label, String money, String paper) {

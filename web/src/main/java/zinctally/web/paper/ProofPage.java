@@ -115,8 +115,10 @@ class ProofPage {
     if (proof.work().isEmpty()) return;
     Proof.Work work = proof.work().get();
     Map<Long, PaperStore.PaperRef> refs = refs(work);
-    model.addAttribute("shifts", shifts(work, refs));
-    model.addAttribute("moreShifts", Math.max(0, work.shifts().size() - MOST));
+    List<Proof.Shift> moved =
+        work.shifts().stream().filter(s -> work.reversals().isEmpty() || s.moves()).toList();
+    model.addAttribute("shifts", shifts(moved, refs));
+    model.addAttribute("moreShifts", Math.max(0, moved.size() - MOST));
     model.addAttribute("entries", entries(work, book));
     model.addAttribute("takesBack", !work.reversals().isEmpty());
     model.addAttribute("later", laters.some(work, 0, MOST));
@@ -227,8 +229,8 @@ class ProofPage {
     return papers.ofEvents(events);
   }
 
-  private List<ShiftShown> shifts(Proof.Work work, Map<Long, PaperStore.PaperRef> refs) {
-    return work.shifts().stream()
+  private List<ShiftShown> shifts(List<Proof.Shift> shifts, Map<Long, PaperStore.PaperRef> refs) {
+    return shifts.stream()
         .limit(MOST)
         .map(
             s -> {

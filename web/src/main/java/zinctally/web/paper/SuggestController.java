@@ -69,6 +69,7 @@ class SuggestController {
               .limit(MOST)
               .map(a -> new Offer(a.code(), a.name(), a.code() + ", " + a.kind().words()))
               .toList();
+      case "place" -> setup.places().stream().map(Offer::of).toList();
       case "supplier" -> setup.parties("SUPPLIER", typed, MOST).stream().map(Offer::of).toList();
       case "customer" -> setup.parties("CUSTOMER", typed, MOST).stream().map(Offer::of).toList();
       case "party" -> setup.parties("", typed, MOST).stream().map(Offer::of).toList();

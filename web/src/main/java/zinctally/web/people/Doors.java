@@ -39,7 +39,15 @@ class Doors {
                     .permitAll()
                     .requestMatchers("/setup/people", "/setup/people/**")
                     .hasRole("OWNER")
-                    .requestMatchers(HttpMethod.POST, "/setup/**", "/goods/**", "/opening/**")
+                    .requestMatchers(HttpMethod.POST, "/prove/periods/*/reopen")
+                    .hasRole("OWNER")
+                    .requestMatchers(
+                        HttpMethod.POST,
+                        "/setup/**",
+                        "/prove/**",
+                        "/handle/**",
+                        "/goods/**",
+                        "/opening/**")
                     .hasAnyRole("OWNER", "BOOKKEEPER")
                     .requestMatchers(HttpMethod.POST, "/drafts/**", "/papers/**")
                     .hasAnyRole("OWNER", "BOOKKEEPER", "COUNTER")

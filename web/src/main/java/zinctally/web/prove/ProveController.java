@@ -26,14 +26,15 @@ import zinctally.web.shell.NotThere;
 /** Stock book against ledger, and the ledger itself. */
 @Controller
 class ProveController {
-  private static final AreaPage.Tabs TABS =
+  static final AreaPage.Tabs TABS =
       new AreaPage.Tabs(
           "prove",
           "Prove",
           new AreaPage.Tab("Tie-out", "/prove"),
           new AreaPage.Tab("Trial balance", "/prove/accounts"),
           new AreaPage.Tab("Journal", "/prove/journal"),
-          new AreaPage.Tab("Journals by hand", "/prove/by-hand"));
+          new AreaPage.Tab("Journals by hand", "/prove/by-hand"),
+          new AreaPage.Tab("Periods", "/prove/periods"));
   private final TieOutStore tieOut;
   private final AccountStore accounts;
   private final AreaPage page;

@@ -55,9 +55,10 @@ class PeopleController {
       @RequestParam long id,
       @RequestParam Person.Role role,
       @RequestParam(defaultValue = "false") boolean active,
+      @RequestParam(defaultValue = "false") boolean maySellShort,
       Principal who,
       RedirectAttributes after) {
-    if (!people.change(id, role, active))
+    if (!people.change(id, role, active, maySellShort))
       return Answer.wrong(after, "/people", "One owner who can sign in must remain.");
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/setup/people";

@@ -1,0 +1,85 @@
+package zinctally.web.prove;
+
+import java.security.Principal;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.store.prove.PeriodStore;
+import zinctally.web.shell.NotThere;
+
+/** Months: closing them, and opening the last one again. */
+@Controller
+class PeriodController {
+  private final PeriodStore periods;
+
+  PeriodController(PeriodStore periods) {
+    this.periods = periods;
+  }
+
+  @GetMapping("/prove/periods")
+  String list(Model model) {
+    model.addAttribute("tabs", ProveController.TABS);
+    model.addAttribute("path", "/prove/periods");
+    model.addAttribute("periods", periods.periods());
+    return "prove/periods";
+  }
+
+  private static LocalDate month(String typed) {
+    try {
+      return YearMonth.parse(typed).atDay(1);
+    } catch (DateTimeException notAMonth) {
+      throw new NotThere("month " + typed);
+    }
+  }
+
+  /** What is still unsettled, before a month is closed. */
+  @GetMapping("/prove/periods/{month}")
+  String ask(@PathVariable String month, Model model) {
+    LocalDate first = month(month);
+    model.addAttribute("tabs", ProveController.TABS);
+    model.addAttribute("path", "/prove/periods");
+    model.addAttribute(
+        "period",
+        periods.periods().stream()
+            .filter(p -> p.month().equals(first))
+            .findFirst()
+            .orElseThrow(() -> new NotThere("month " + month)));
+    model.addAttribute("unsettled", periods.unsettled(first));
+    return "prove/period";
+  }
+
+  @PostMapping("/prove/periods/{month}/close")
+  String close(@PathVariable String month, Principal who, RedirectAttributes after) {
+    try {
+      periods.close(month(month), who.getName());
+      after.addFlashAttribute("told", month + " is closed.");
+      return "redirect:/prove/periods";
+    } catch (PeriodStore.Wrong refused) {
+      after.addFlashAttribute("wrong", refused.getMessage());
+      return "redirect:/prove/periods/" + month;
+    }
+  }
+
+  @PostMapping("/prove/periods/{month}/reopen")
+  String reopen(
+      @PathVariable String month,
+      @RequestParam(defaultValue = "") String why,
+      Principal who,
+      RedirectAttributes after) {
+    try {
+      periods.reopen(month(month), why.strip(), who.getName());
+      after.addFlashAttribute("told", month + " is open again.");
+      return "redirect:/prove/periods";
+    } catch (PeriodStore.Wrong refused) {
+      after.addFlashAttribute("wrong", refused.getMessage());
+      return "redirect:/prove/periods/" + month;
+    }
+  }
+}
