@@ -12,8 +12,13 @@ import java.util.Map;
  * @param changes events that are new or whose value came out differently, in event order
  * @param end the pool's state after the last event
  * @param checkpoints states on the way, by the position of the event they follow
+ * @param values signed minor units of every event worked, by event
  */
-public record Recost(List<Change> changes, PoolState end, Map<Position, PoolState> checkpoints) {
+public record Recost(
+    List<Change> changes,
+    PoolState end,
+    Map<Position, PoolState> checkpoints,
+    Map<Long, Long> values) {
   /** Events between two checkpoints. */
   public static final int STRIDE = 200;
 
@@ -64,6 +69,6 @@ public record Recost(List<Change> changes, PoolState end, Map<Position, PoolStat
           if (booked.fresh() || after != booked.value())
             changes.add(new Change(booked.event(), booked.value(), after, booked.fresh()));
         });
-    return new Recost(changes, pool.state(), checkpoints);
+    return new Recost(changes, pool.state(), checkpoints, values);
   }
 }

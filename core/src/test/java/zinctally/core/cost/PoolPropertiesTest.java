@@ -31,7 +31,7 @@ class PoolPropertiesTest {
         .ofMaxSize(40);
   }
 
-  @Property(tries = 2000)
+  @Property
   void value_in_is_value_out_plus_value_left(
       @ForAll("wishes") List<Wish> wishes, @ForAll Method method, @ForAll boolean mayGoShort) {
     Recost recost = tell(wishes, method, mayGoShort).by(method, mayGoShort);
@@ -39,7 +39,7 @@ class PoolPropertiesTest {
     assertThat(recost.end().worth()).isEqualTo(sum);
   }
 
-  @Property(tries = 2000)
+  @Property
   void no_goods_no_value(
       @ForAll("wishes") List<Wish> wishes, @ForAll Method method, @ForAll boolean mayGoShort) {
     PoolState end = tell(wishes, method, mayGoShort).by(method, mayGoShort).end();
@@ -48,7 +48,7 @@ class PoolPropertiesTest {
     assertThat(end.layers()).allMatch(l -> l.quantity() > 0 && l.value() >= 0);
   }
 
-  @Property(tries = 2000)
+  @Property
   void a_replay_from_a_checkpoint_is_a_replay_from_the_start(
       @ForAll("wishes") List<Wish> wishes,
       @ForAll Method method,

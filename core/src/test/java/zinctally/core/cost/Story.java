@@ -11,6 +11,18 @@ import zinctally.core.number.Quantity;
 final class Story {
   private final List<CostEvent> events = new ArrayList<>();
   private final Map<Long, Long> charges = new HashMap<>();
+  private final long before;
+
+  Story() {
+    this(0);
+  }
+
+  /**
+   * @param before events are numbered from the next on
+   */
+  Story(long before) {
+    this.before = before;
+  }
 
   Story in(int quantity, long value) {
     return add(EventKind.IN, quantity * Quantity.ONE, value, 0);
@@ -38,7 +50,7 @@ final class Story {
   }
 
   private Story add(EventKind kind, long quantity, long value, long target) {
-    long id = events.size() + 1;
+    long id = before + events.size() + 1;
     LocalDate day = LocalDate.of(2026, 1, 1).plusDays(id);
     events.add(new CostEvent(id, kind, new Position(day, id, 0), quantity, value, target));
     return this;
