@@ -38,7 +38,11 @@ import zinctally.web.shell.Say;
 @Controller
 class GoodsController {
   private static final AreaPage.Tabs TABS =
-      new AreaPage.Tabs("goods", "Goods", new AreaPage.Tab("Items", "/goods"));
+      new AreaPage.Tabs(
+          "goods",
+          "Goods",
+          new AreaPage.Tab("Items", "/goods"),
+          new AreaPage.Tab("What if", "/goods/what-if"));
   private static final int MOVEMENTS = 40;
   private final ItemStore items;
   private final GroupStore groups;

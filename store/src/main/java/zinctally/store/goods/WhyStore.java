@@ -1,0 +1,266 @@
+package zinctally.store.goods;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import zinctally.core.cost.Booked;
+import zinctally.core.cost.EventKind;
+import zinctally.core.cost.Layer;
+import zinctally.core.cost.Method;
+import zinctally.core.cost.Pool;
+import zinctally.core.cost.PoolState;
+import zinctally.core.cost.Position;
+import zinctally.store.cost.PoolHead;
+import zinctally.store.cost.PoolStore;
+import zinctally.store.paper.PaperStore;
+
+/** Why goods cost what they cost: the chain from a figure to the papers behind it. */
+@Repository
+public class WhyStore {
+  private static final int ARRIVALS = 6;
+  private final PoolStore pools;
+  private final PaperStore papers;
+  private final JdbcClient sql;
+
+  WhyStore(PoolStore pools, PaperStore papers, JdbcClient sql) {
+    this.pools = pools;
+    this.papers = papers;
+    this.sql = sql;
+  }
+
+  /** An amount that was added to an arrival, or taken off it, after it came. */
+  public record Charge(PaperStore.PaperRef paper, long amount) {}
+
+  /**
+   * An arrival, and what of it is spoken of.
+   *
+   * @param paper null for goods that have not come yet, or that share one average
+   * @param quantity millionths spoken of
+   * @param value minor units of those
+   * @param whole millionths that came
+   * @param price minor units for all of those, before charges
+   */
+  public record Part(
+      PaperStore.PaperRef paper,
+      boolean back,
+      long quantity,
+      long value,
+      long whole,
+      long price,
+      List<Charge> charges) {
+    public long wholeValue() {
+      return price + charges.stream().mapToLong(Charge::amount).sum();
+    }
+  }
+
+  /** One entry of an event in the stock book. */
+  public record Booking(LocalDate date, long value, PaperStore.PaperRef cause) {}
+
+  /**
+   * One line that took goods.
+   *
+   * @param average whether its pool shares one average
+   * @param poolQuantity millionths in the pool just before, for an average
+   * @param poolValue minor units of those
+   * @param recent for an average, the latest arrivals that made it
+   */
+  public record Line(
+      int line,
+      long item,
+      long quantity,
+      long cost,
+      boolean average,
+      long poolQuantity,
+      long poolValue,
+      List<Part> parts,
+      List<Part> recent,
+      List<Booking> bookings) {}
+
+  private record Drew(long arrival, long quantity, long value) {}
+
+  /** Every line of a paper that took goods out. */
+  public List<Line> ofPaper(long paper) {
+    record Out(long event, long item, Method method, int line) {}
+    List<Out> outs =
+        sql.sql(
+                """
+                select e.id, e.item_id, i.method, e.line from cost_event e
+                join item i on i.id = e.item_id
+                where e.paper_id = ? and e.kind = 'OUT' and not e.gone order by e.line limit 200
+                """)
+            .param(paper)
+            .query(
+                (row, n) ->
+                    new Out(
+                        row.getLong(1),
+                        row.getLong(2),
+                        Method.valueOf(row.getString(3)),
+                        row.getInt(4)))
+            .list();
+    return outs.stream().map(o -> line(o.event, o.item, o.method, o.line)).toList();
+  }
+
+  private Line line(long event, long item, Method method, int line) {
+    Booked out = pools.events(List.of(event)).get(0);
+    Position at = out.event().at();
+    PoolHead start = pools.stateBefore(item, at);
+    List<Drew> drew = new ArrayList<>();
+    Pool pool =
+        new Pool(
+            method,
+            start.state(),
+            true,
+            pools.past(item, start.last()),
+            (taker, arrival, quantity, value) -> {
+              if (taker == event) drew.add(new Drew(arrival, quantity, value));
+            });
+    pools.standardCost(item).ifPresent(c -> pool.withStandardCost(c.micros(), c.value()));
+    PoolState before = start.state();
+    List<Booked> arrivals = new ArrayList<>();
+    boolean done = false;
+    for (Booked booked : pools.eventsAfter(item, start.last())) {
+      boolean mine = booked.event().id() == event;
+      if (mine) before = pool.state();
+      else if (!done && booked.event().kind() == EventKind.IN) arrivals.add(booked);
+      pool.apply(booked.event(), booked.charges());
+      done |= mine;
+      if (done && pool.state().uncovered().stream().noneMatch(u -> u.out() == event)) break;
+    }
+    boolean average = method == Method.AVERAGE;
+    List<Booked> recent =
+        average
+            ? arrivals.subList(Math.max(0, arrivals.size() - ARRIVALS), arrivals.size())
+            : List.of();
+    List<Drew> merged = merged(drew);
+    Map<Long, Part> known = arrivals(merged.stream().map(Drew::arrival).toList());
+    List<Part> parts =
+        merged.stream().map(d -> taken(known.get(d.arrival), d.quantity, d.value)).toList();
+    Map<Long, Part> behind = arrivals(recent.stream().map(b -> b.event().id()).toList());
+    return new Line(
+        line,
+        item,
+        out.event().quantity(),
+        -out.value(),
+        average,
+        before.onHand(),
+        before.worth(),
+        parts,
+        recent.stream().map(b -> behind.get(b.event().id())).toList(),
+        bookings(event));
+  }
+
+  /** What was taken and given back again, as when provisional cost was covered, cancels out. */
+  private static List<Drew> merged(List<Drew> drew) {
+    Map<Long, Drew> sums = new LinkedHashMap<>();
+    for (Drew d : drew)
+      sums.merge(
+          d.arrival, d, (a, b) -> new Drew(a.arrival, a.quantity + b.quantity, a.value + b.value));
+    return sums.values().stream().filter(d -> d.quantity != 0 || d.value != 0).toList();
+  }
+
+  private static Part taken(Part arrival, long quantity, long value) {
+    return arrival == null
+        ? new Part(null, false, quantity, value, 0, 0, List.of())
+        : new Part(
+            arrival.paper(),
+            arrival.back(),
+            quantity,
+            value,
+            arrival.whole(),
+            arrival.price(),
+            arrival.charges());
+  }
+
+  /** What is on hand now, arrival by arrival; an average pool is one part without a paper. */
+  public List<Part> onHand(long item) {
+    PoolHead head = pools.heads(List.of(item), false).get(item);
+    List<Layer> layers = head.state().layers();
+    Map<Long, Part> known = arrivals(layers.stream().map(Layer::arrival).toList());
+    return layers.stream()
+        .map(l -> taken(known.get(l.arrival()), l.quantity(), l.value()))
+        .toList();
+  }
+
+  /** The latest arrivals of an item, oldest first. */
+  public List<Part> latestArrivals(long item) {
+    List<Long> latest =
+        new ArrayList<>(
+            sql.sql(
+                    "select id from cost_event where item_id = ? and kind = 'IN' and not gone"
+                        + " order by date desc, sequence desc, line desc limit ?")
+                .params(item, ARRIVALS)
+                .query(Long.class)
+                .list());
+    Collections.reverse(latest);
+    Map<Long, Part> known = arrivals(latest);
+    return latest.stream().map(known::get).toList();
+  }
+
+  private Map<Long, Part> arrivals(List<Long> events) {
+    Map<Long, Part> parts = new HashMap<>();
+    List<Long> wanted = events.stream().filter(e -> e > 0).distinct().toList();
+    if (wanted.isEmpty()) return parts;
+    Map<Long, List<Charge>> charges = new HashMap<>();
+    Map<Long, List<long[]>> charged = new HashMap<>();
+    sql.sql(
+            "select target_id, id, value from cost_event"
+                + " where target_id in (:events) and kind = 'CHARGE' and not gone order by date, id")
+        .param("events", wanted)
+        .query(
+            (row, n) ->
+                charged
+                    .computeIfAbsent(row.getLong(1), k -> new ArrayList<>())
+                    .add(new long[] {row.getLong(2), row.getLong(3)}))
+        .list();
+    List<Long> all = new ArrayList<>(wanted);
+    charged.values().forEach(list -> list.forEach(c -> all.add(c[0])));
+    Map<Long, PaperStore.PaperRef> refs = papers.ofEvents(all);
+    charged.forEach(
+        (arrival, list) ->
+            charges.put(
+                arrival, list.stream().map(c -> new Charge(refs.get(c[0]), c[1])).toList()));
+    for (Booked booked : pools.events(wanted)) {
+      long id = booked.event().id();
+      boolean back = booked.event().kind() == EventKind.BACK;
+      parts.put(
+          id,
+          new Part(
+              refs.get(id),
+              back,
+              0,
+              0,
+              booked.event().quantity(),
+              back ? booked.value() : booked.event().value(),
+              charges.getOrDefault(id, List.of())));
+    }
+    return parts;
+  }
+
+  private List<Booking> bookings(long event) {
+    return sql.sql(
+            """
+            select n.posting_date, sum(n.value) as value, p.id, p.number, p.date, p.kind
+            from cost_entry n join paper p on p.id = n.cause_id
+            where n.event_id = ? group by n.posting_date, n.cause_id having value <> 0
+            order by min(n.id)
+            """)
+        .param(event)
+        .query(
+            (row, n) ->
+                new Booking(
+                    row.getObject(1, LocalDate.class),
+                    row.getLong(2),
+                    new PaperStore.PaperRef(
+                        row.getLong(3),
+                        row.getString(4),
+                        row.getObject(5, LocalDate.class),
+                        zinctally.core.papers.PaperKind.valueOf(row.getString(6)))))
+        .list();
+  }
+}

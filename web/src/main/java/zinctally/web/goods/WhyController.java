@@ -1,0 +1,213 @@
+package zinctally.web.goods;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import zinctally.core.cost.Method;
+import zinctally.core.number.Quantity;
+import zinctally.core.units.Units;
+import zinctally.store.goods.GroupStore;
+import zinctally.store.goods.ItemCard;
+import zinctally.store.goods.ItemStore;
+import zinctally.store.goods.LadderStore;
+import zinctally.store.goods.WhatIfStore;
+import zinctally.store.goods.WhyStore;
+import zinctally.store.paper.PaperStore;
+import zinctally.store.paper.PostedPaper;
+import zinctally.web.picture.LadderPicture;
+import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Say;
+
+/** Why a cost is what it is, and what it would be under another method. */
+@Controller
+class WhyController {
+  private final WhyStore why;
+  private final WhatIfStore whatIf;
+  private final LadderStore ladders;
+  private final ItemStore items;
+  private final GroupStore groups;
+  private final PaperStore papers;
+  private final Say say;
+
+  WhyController(
+      WhyStore why,
+      WhatIfStore whatIf,
+      LadderStore ladders,
+      ItemStore items,
+      GroupStore groups,
+      PaperStore papers,
+      Say say) {
+    this.why = why;
+    this.whatIf = whatIf;
+    this.ladders = ladders;
+    this.items = items;
+    this.groups = groups;
+    this.papers = papers;
+    this.say = say;
+  }
+
+  /** Part of a sentence, with the paper it speaks of if there is one. */
+  record Piece(String says, long paper, String number) {
+    static Piece of(String says) {
+      return new Piece(says, 0, "");
+    }
+  }
+
+  /** One line's story. */
+  record Story(long item, String name, String heading, List<List<Piece>> sentences) {}
+
+  @GetMapping("/papers/{id}/why")
+  String paper(@PathVariable long id, Model model) {
+    PostedPaper paper = papers.find(id).orElseThrow(() -> new NotThere("paper " + id));
+    model.addAttribute("paper", paper);
+    model.addAttribute("stories", why.ofPaper(id).stream().map(this::story).toList());
+    return "goods/why-paper";
+  }
+
+  private Story story(WhyStore.Line line) {
+    ItemCard card = items.find(line.item()).orElseThrow();
+    Units units = card.units();
+    List<List<Piece>> sentences = new ArrayList<>();
+    if (line.average()) {
+      sentences.add(
+          List.of(
+              Piece.of(
+                  "Just before, "
+                      + units.say(new Quantity(line.poolQuantity()))
+                      + " were here, worth "
+                      + say.money(line.poolValue())
+                      + ": "
+                      + each(line.poolValue(), line.poolQuantity())
+                      + " on average.")));
+      for (WhyStore.Part part : line.recent())
+        sentences.add(arrival("Into that average came ", part, units, false));
+    } else for (WhyStore.Part part : line.parts()) sentences.add(arrival("", part, units, true));
+    boolean first = true;
+    for (WhyStore.Booking booking : line.bookings()) {
+      sentences.add(
+          List.of(
+              Piece.of(
+                  (first ? "Booked " : "Put right by ")
+                      + (first ? say.money(-booking.value()) : say.change(-booking.value()))
+                      + " on "
+                      + booking.date()
+                      + ", by "),
+              new Piece("", booking.cause().id(), booking.cause().number())));
+      first = false;
+    }
+    String heading =
+        units.say(new Quantity(line.quantity()))
+            + " for "
+            + say.money(line.cost())
+            + ", "
+            + each(line.cost(), line.quantity());
+    return new Story(card.id(), card.name(), heading, sentences);
+  }
+
+  private String each(long value, long quantity) {
+    return quantity == 0 ? "none" : say.each(value, quantity) + " each";
+  }
+
+  private List<Piece> arrival(String begin, WhyStore.Part part, Units units, boolean taken) {
+    List<Piece> pieces = new ArrayList<>();
+    String quantity = units.say(new Quantity(part.quantity()));
+    if (part.paper() == null) {
+      pieces.add(
+          Piece.of(
+              taken
+                  ? quantity
+                      + " have not come yet and stand at "
+                      + say.money(part.value())
+                      + ", provisionally."
+                  : quantity + ", worth " + say.money(part.value()) + ", share one average."));
+      return pieces;
+    }
+    if (taken)
+      pieces.add(
+          Piece.of(
+              quantity
+                  + " for "
+                  + say.money(part.value())
+                  + (part.back() ? " came back with " : " came from ")));
+    else pieces.add(Piece.of(begin));
+    pieces.add(new Piece("", part.paper().id(), part.paper().number()));
+    pieces.add(
+        Piece.of(
+            " of "
+                + part.paper().date()
+                + ": "
+                + units.say(new Quantity(part.whole()))
+                + (part.back() ? " at the cost at which they left, " : " at the price of ")
+                + say.money(part.price())));
+    for (WhyStore.Charge charge : part.charges()) {
+      pieces.add(Piece.of(", " + say.change(charge.amount()) + " by "));
+      pieces.add(new Piece("", charge.paper().id(), charge.paper().number()));
+    }
+    pieces.add(Piece.of(", so " + each(part.wholeValue(), part.whole()) + "."));
+    return pieces;
+  }
+
+  @GetMapping("/goods/item/{id}/why")
+  String item(@PathVariable long id, Model model) {
+    ItemCard card = items.find(id).orElseThrow(() -> new NotThere("item " + id));
+    ItemStore.Stock stock = items.stock(id);
+    List<List<Piece>> sentences = new ArrayList<>();
+    for (WhyStore.Part part : why.onHand(id))
+      sentences.add(arrival("", part, card.units(), part.paper() != null));
+    if (card.method() == Method.AVERAGE)
+      for (WhyStore.Part part : why.latestArrivals(id))
+        sentences.add(arrival("Into that average came ", part, card.units(), false));
+    model.addAttribute("card", card);
+    model.addAttribute("onHand", card.units().say(new Quantity(stock.onHand())));
+    model.addAttribute("stock", stock);
+    model.addAttribute("sentences", sentences);
+    List<LadderStore.Rung> rungs = ladders.ladder(id, card.method(), 8);
+    model.addAttribute("rungs", rungs);
+    model.addAttribute("ladder", LadderPicture.of(rungs, card.units(), say));
+    show(whatIf.compare(List.of(id)), model);
+    return "goods/why-item";
+  }
+
+  /** One method's outcome in words. */
+  record Shown(String method, String sold, String margin, String worth) {}
+
+  private void show(WhatIfStore.Comparison comparison, Model model) {
+    List<Shown> shown = new ArrayList<>();
+    shown.add(shown("as booked", comparison.booked(), comparison.sales()));
+    for (WhatIfStore.Outcome outcome : comparison.outcomes())
+      shown.add(shown(outcome.method().words(), outcome, comparison.sales()));
+    model.addAttribute("outcomes", shown);
+    model.addAttribute("sales", say.money(comparison.sales()));
+    model.addAttribute("left", comparison.left());
+    model.addAttribute("compared", comparison.items());
+  }
+
+  private Shown shown(String words, WhatIfStore.Outcome outcome, long sales) {
+    return new Shown(
+        words,
+        say.money(outcome.sold()),
+        say.margin(sales, outcome.sold()),
+        say.money(outcome.worth()));
+  }
+
+  @GetMapping("/goods/what-if")
+  String whatIf(@RequestParam(defaultValue = "0") long group, Model model) {
+    GroupStore.Tree tree = groups.tree();
+    GroupStore.Group of = tree.group(group);
+    List<Long> within =
+        of == null
+            ? List.of()
+            : tree.inOrder().stream()
+                .map(GroupStore.Group::id)
+                .filter(id -> tree.within(id, group))
+                .toList();
+    model.addAttribute("tree", tree);
+    model.addAttribute("group", group);
+    show(whatIf.compare(whatIf.items(within)), model);
+    return "goods/what-if";
+  }
+}
