@@ -18,6 +18,8 @@ import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Recost;
 import zinctally.core.cost.Trace;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.check.CheckStore;
+import zinctally.store.check.Finding;
 import zinctally.store.cost.PoolStore;
 import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;
@@ -78,6 +80,7 @@ class LatePapersTest {
       assertThat(posted).isGreaterThan(250);
       for (long item = 1; item <= codes.length; item++) agreesFromScratch(book, item, method);
       agreesAtEveryDate(book);
+      assertThat(book.get(CheckStore.class).findings()).allMatch(Finding::holds);
       assertThat(book.sql().sql("select count(*) from cost_checkpoint").query(Long.class).single())
           .isPositive();
     }

@@ -79,21 +79,27 @@ public class PoolStore {
             order by date desc, sequence desc, line desc limit 1
             """)
         .params(item, at.date(), at.sequence(), at.line())
-        .query(
-            (row, n) ->
-                new PoolHead(
-                    item,
-                    PoolText.read(
-                        row.getString("layers"),
-                        row.getLong("latest_quantity"),
-                        row.getLong("latest_value")),
-                    new Position(
-                        row.getObject("date", LocalDate.class),
-                        row.getLong("sequence"),
-                        row.getInt("line")),
-                    0))
+        .query(PoolStore::checkpoint)
         .optional()
         .orElse(PoolHead.empty(item));
+  }
+
+  /** Every state kept on the way. */
+  public List<PoolHead> checkpoints(long item) {
+    return sql.sql("select * from cost_checkpoint where item_id = ? order by date, sequence, line")
+        .param(item)
+        .query(PoolStore::checkpoint)
+        .list();
+  }
+
+  private static PoolHead checkpoint(ResultSet row, int n) throws SQLException {
+    PoolState state =
+        PoolText.read(
+            row.getString("layers"), row.getLong("latest_quantity"), row.getLong("latest_value"));
+    Position at =
+        new Position(
+            row.getObject("date", LocalDate.class), row.getLong("sequence"), row.getInt("line"));
+    return new PoolHead(row.getLong("item_id"), state, at, 0);
   }
 
   /** Events of an item after a position, in event order; all of them when it is null. */

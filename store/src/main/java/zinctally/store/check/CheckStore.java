@@ -1,0 +1,72 @@
+package zinctally.store.check;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionTemplate;
+import zinctally.store.prove.PeriodStore;
+import zinctally.store.prove.TieOutStore;
+
+/** Everything that must always hold of a book, checked while it is in use. Changes nothing. */
+@Repository
+public class CheckStore {
+  private final SumChecks sums;
+  private final ReplayCheck replay;
+  private final TieOutStore tieOut;
+  private final PeriodStore periods;
+  private final TransactionTemplate still;
+
+  CheckStore(
+      SumChecks sums,
+      ReplayCheck replay,
+      TieOutStore tieOut,
+      PeriodStore periods,
+      PlatformTransactionManager transactions) {
+    this.sums = sums;
+    this.replay = replay;
+    this.tieOut = tieOut;
+    this.periods = periods;
+    still = new TransactionTemplate(transactions);
+    still.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
+    still.setReadOnly(true);
+  }
+
+  /** All findings, of one and the same moment. */
+  public List<Finding> findings() {
+    return still.execute(
+        status -> {
+          List<Finding> findings = new ArrayList<>(sums.findings());
+          findings.add(replay.finding());
+          findings.add(controls());
+          return findings;
+        });
+  }
+
+  /** As the screens show it: at every month's end and in the end. */
+  private Finding controls() {
+    List<String> faults = new ArrayList<>();
+    List<LocalDate> dates =
+        new ArrayList<>(periods.periods().stream().map(PeriodStore.Period::end).toList());
+    for (LocalDate date : dates) {
+      for (TieOutStore.AccountLine line : tieOut.byAccount(date))
+        if (line.book() != line.ledger())
+          faults.add(
+              line.label() + " on " + date + ": " + line.book() + " against " + line.ledger());
+      for (TieOutStore.Control control : tieOut.controls(date))
+        if (!control.agrees() && !control.role().equals("OPENING_CLEARING"))
+          faults.add(
+              control.name()
+                  + " on "
+                  + date
+                  + ": "
+                  + control.ledger()
+                  + " against "
+                  + control.counted());
+    }
+    return new Finding(
+        "control accounts tie out at every month's end", dates.size(), faults, faults.size());
+  }
+}

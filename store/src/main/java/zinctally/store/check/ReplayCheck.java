@@ -1,0 +1,95 @@
+package zinctally.store.check;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import zinctally.core.cost.Booked;
+import zinctally.core.cost.CannotCost;
+import zinctally.core.cost.Method;
+import zinctally.core.cost.Past;
+import zinctally.core.cost.Pool;
+import zinctally.core.cost.PoolState;
+import zinctally.core.cost.Position;
+import zinctally.core.cost.Recost;
+import zinctally.core.cost.Trace;
+import zinctally.store.cost.PoolHead;
+import zinctally.store.cost.PoolStore;
+
+/** Works every pool out again from its first event and holds it against what is booked. */
+@Component
+class ReplayCheck {
+  private static final int NAMED = 20;
+  private final PoolStore pools;
+  private final JdbcClient sql;
+
+  ReplayCheck(PoolStore pools, JdbcClient sql) {
+    this.pools = pools;
+    this.sql = sql;
+  }
+
+  private record Pooled(long item, String code, Method method) {}
+
+  Finding finding() {
+    List<Pooled> items =
+        sql.sql(
+                "select i.id, i.code, i.method from item i where exists"
+                    + " (select 1 from cost_event e where e.item_id = i.id) order by i.id")
+            .query(
+                (row, n) ->
+                    new Pooled(row.getLong(1), row.getString(2), Method.valueOf(row.getString(3))))
+            .list();
+    List<String> faults = new ArrayList<>();
+    for (Pooled item : items) check(item, faults);
+    return new Finding(
+        "every pool worked out from its first event gives its costs, its layers and its checkpoints",
+        items.size(),
+        faults.subList(0, Math.min(NAMED, faults.size())),
+        faults.size());
+  }
+
+  private void check(Pooled item, List<String> faults) {
+    List<Booked> events = pools.eventsAfter(item.item, null);
+    Pool pool = new Pool(item.method, PoolState.EMPTY, true, Past.NONE, Trace.SILENT);
+    pools.standardCost(item.item).ifPresent(c -> pool.withStandardCost(c.micros(), c.value()));
+    Recost recost;
+    try {
+      recost = Recost.of(pool, List.of(), events, 0);
+    } catch (CannotCost refused) {
+      faults.add(item.code + ": " + refused.getMessage());
+      return;
+    }
+    for (Recost.Change change : recost.changes())
+      faults.add(
+          item.code
+              + ", event "
+              + change.event().id()
+              + ": booked "
+              + change.before()
+              + ", worked out "
+              + change.after());
+    PoolHead head = pools.heads(List.of(item.item), false).get(item.item);
+    if (!head.state().equals(recost.end()))
+      faults.add(item.code + ": its head has other layers than its events give");
+    checkpoints(item, events, faults);
+  }
+
+  /** A checkpoint may stand anywhere; what it holds must be what its place in the events gives. */
+  private void checkpoints(Pooled item, List<Booked> events, List<String> faults) {
+    Map<Position, PoolState> kept = new HashMap<>();
+    pools.checkpoints(item.item).forEach(c -> kept.put(c.last(), c.state()));
+    if (kept.isEmpty()) return;
+    Pool pool = new Pool(item.method, PoolState.EMPTY, true, Past.NONE, Trace.SILENT);
+    pools.standardCost(item.item).ifPresent(c -> pool.withStandardCost(c.micros(), c.value()));
+    for (Booked booked : events) {
+      pool.apply(booked.event(), booked.charges());
+      PoolState state = kept.remove(booked.event().at());
+      if (state != null && !state.equals(pool.state()))
+        faults.add(item.code + ": checkpoint after " + booked.event().at() + " has other layers");
+    }
+    kept.keySet()
+        .forEach(at -> faults.add(item.code + ": checkpoint at " + at + " follows no event"));
+  }
+}
