@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.LongPredicate;
 import zinctally.core.cost.CannotCost.Reason;
 import zinctally.core.number.Share;
 import zinctally.core.number.Spread;
@@ -29,6 +30,7 @@ public final class Pool {
   private final Map<Long, Past.Goods> arrivals = new HashMap<>();
   private final Map<Long, Past.Goods> gone = new HashMap<>();
   private final Map<Long, Long> costs = new HashMap<>();
+  private LongPredicate targeted = event -> true;
   private long latestQuantity;
   private long latestValue;
   private long standardQuantity = 1;
@@ -58,6 +60,16 @@ public final class Pool {
   }
 
   /**
+   * Says which events others refer to, so that the rest need not be remembered.
+   *
+   * @param targeted by an event's id
+   */
+  public Pool remembering(LongPredicate targeted) {
+    this.targeted = targeted;
+    return this;
+  }
+
+  /**
    * Works one event.
    *
    * @param charges for an in, all charges that belong to it, whenever they came; else ignored
@@ -76,6 +88,7 @@ public final class Pool {
 
   /** The new whole cost of each out that a later arrival covered, by event. Emptied by reading. */
   public Map<Long, Long> takeCovered() {
+    if (costs.isEmpty()) return Map.of();
     Map<Long, Long> changed = new HashMap<>(costs);
     costs.clear();
     return changed;
@@ -88,7 +101,8 @@ public final class Pool {
 
   private long in(CostEvent event, long value) {
     if (value < 0) throw new CannotCost(event, Reason.BELOW_ZERO, value);
-    arrivals.put(event.id(), new Past.Goods(event.quantity(), value));
+    if (targeted.test(event.id()))
+      arrivals.put(event.id(), new Past.Goods(event.quantity(), value));
     latestQuantity = event.quantity();
     latestValue = value;
     arrive(event.id(), event.quantity(), value);
@@ -110,7 +124,8 @@ public final class Pool {
       Uncovered rest = oldest.covering(part, provisional, cost);
       costs.put(rest.out(), rest.cost());
       if (rest.quantity() > 0) uncovered.add(0, rest);
-      else gone.put(rest.out(), new Past.Goods(rest.coveredQuantity(), rest.coveredValue()));
+      else if (targeted.test(rest.out()))
+        gone.put(rest.out(), new Past.Goods(rest.coveredQuantity(), rest.coveredValue()));
     }
     if (leftQuantity > 0) join(arrival, leftQuantity, leftValue);
   }
@@ -148,7 +163,7 @@ public final class Pool {
       }
     }
     if (wanted == 0) {
-      gone.put(event.id(), new Past.Goods(event.quantity(), cost));
+      if (targeted.test(event.id())) gone.put(event.id(), new Past.Goods(event.quantity(), cost));
       return cost;
     }
     if (!mayGoShort || !layers.isEmpty())

@@ -1,10 +1,13 @@
 package zinctally.core.moves;
 
-import java.util.ArrayList;
-import java.util.Comparator;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
+import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.stream.IntStream;
 import zinctally.core.cost.CannotCost;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.EventKind;
@@ -17,58 +20,87 @@ import zinctally.core.cost.Trace;
 import zinctally.core.cost.Uncovered;
 
 /**
- * Costs of a whole movement file, worked out from the start. An item's pool knows only that item.
+ * Costs of a whole movement file, worked out from the start. An item's pool knows only that item,
+ * so that items are worked side by side.
  */
 public final class Costing {
-  private final List<Move> moves;
+  private final Moves moves;
   private final long[] values;
   private final long[] onHand;
   private final long[] worth;
-  private final Map<Integer, String> faults = new TreeMap<>();
-  private final Map<Integer, Uncovered> uncovered = new TreeMap<>();
+  private final BitSet targeted = new BitSet();
+  private final Map<Integer, String> faults = new ConcurrentSkipListMap<>();
+  private final Map<Integer, Uncovered> uncovered = new ConcurrentSkipListMap<>();
 
   /**
    * @param moves in file order, which is the sequence; faults found in reading are none
    * @param methods by item
    */
-  public Costing(List<Move> moves, List<Method> methods) {
+  public Costing(Moves moves, List<Method> methods) {
     this.moves = moves;
     values = new long[moves.size()];
     onHand = new long[moves.size()];
     worth = new long[moves.size()];
-    List<List<Integer>> byItem = new ArrayList<>();
-    for (int i = 0; i < methods.size(); i++) byItem.add(new ArrayList<>());
-    for (int row = 0; row < moves.size(); row++) byItem.get(moves.get(row).item()).add(row);
-    for (int item = 0; item < byItem.size(); item++) {
-      List<Integer> rows = byItem.get(item);
-      rows.sort(Comparator.comparing((Integer row) -> moves.get(row).date()));
-      try {
-        replay(rows, methods.get(item));
-      } catch (CannotCost refused) {
-        faults.put((int) refused.event().id() - 1, says(refused));
-      } catch (ArithmeticException tooLarge) {
-        faults.put(rows.get(0), "the amounts of this item are too large to add up");
-      }
+    for (int row = 0; row < moves.size(); row++)
+      if (moves.target(row) >= 0) targeted.set(moves.target(row));
+    int[][] byItem = byItem(methods.size());
+    IntStream.range(0, byItem.length).parallel().forEach(i -> work(byItem[i], methods.get(i)));
+  }
+
+  /** Rows of each item in event order: by day, then by place in the file. */
+  private int[][] byItem(int items) {
+    int[] counts = new int[items];
+    for (int row = 0; row < moves.size(); row++) counts[moves.item(row)]++;
+    int[][] rows = new int[items][];
+    for (int item = 0; item < items; item++) rows[item] = new int[counts[item]];
+    Arrays.fill(counts, 0);
+    for (int row = 0; row < moves.size(); row++)
+      rows[moves.item(row)][counts[moves.item(row)]++] = row;
+    for (int[] some : rows) sort(some);
+    return rows;
+  }
+
+  private void sort(int[] rows) {
+    boolean sorted = true;
+    for (int i = 1; i < rows.length && sorted; i++)
+      sorted = moves.day(rows[i - 1]) <= moves.day(rows[i]);
+    if (sorted) return;
+    long[] keys = new long[rows.length];
+    for (int i = 0; i < rows.length; i++) keys[i] = ((long) moves.day(rows[i]) << 32) | rows[i];
+    Arrays.sort(keys);
+    for (int i = 0; i < rows.length; i++) rows[i] = (int) keys[i];
+  }
+
+  private void work(int[] rows, Method method) {
+    try {
+      replay(rows, method);
+    } catch (CannotCost refused) {
+      faults.put((int) refused.event().id() - 1, says(refused));
+    } catch (ArithmeticException tooLarge) {
+      faults.put(rows[0], "the amounts of this item are too large to add up");
     }
   }
 
-  private void replay(List<Integer> rows, Method method) {
-    Map<Integer, Long> charges = new java.util.HashMap<>();
+  private void replay(int[] rows, Method method) {
+    Map<Integer, Long> charges = new HashMap<>();
     for (int row : rows)
-      if (moves.get(row).kind() == EventKind.CHARGE)
-        charges.merge(moves.get(row).target(), moves.get(row).value(), Math::addExact);
-    Pool pool = new Pool(method, PoolState.EMPTY, true, Past.NONE, Trace.SILENT);
+      if (moves.kind(row) == EventKind.CHARGE)
+        charges.merge(moves.target(row), moves.value(row), Math::addExact);
+    Pool pool =
+        new Pool(method, PoolState.EMPTY, true, Past.NONE, Trace.SILENT)
+            .remembering(event -> targeted.get((int) event - 1));
+    LocalDate date = LocalDate.EPOCH;
     for (int row : rows) {
-      Move move = moves.get(row);
+      if (date.toEpochDay() != moves.day(row)) date = LocalDate.ofEpochDay(moves.day(row));
       CostEvent event =
           new CostEvent(
               row + 1L,
-              move.kind(),
-              new Position(move.date(), row, 0),
-              move.quantity(),
-              move.value(),
-              move.target() + 1L);
-      values[row] = pool.apply(event, charges.getOrDefault(row, 0L));
+              moves.kind(row),
+              new Position(date, row, 0),
+              moves.quantity(row),
+              moves.value(row),
+              moves.target(row) + 1L);
+      values[row] = pool.apply(event, charges.isEmpty() ? 0 : charges.getOrDefault(row, 0L));
       pool.takeCovered().forEach((out, cost) -> values[out.intValue() - 1] = -cost);
     }
     for (Uncovered open : pool.state().uncovered()) uncovered.put((int) open.out() - 1, open);
@@ -106,16 +138,15 @@ public final class Costing {
 
   /** Signed millionths of a row. */
   public long quantity(int row) {
-    Move move = moves.get(row);
-    return move.kind() == EventKind.OUT ? -move.quantity() : move.quantity();
+    return moves.kind(row) == EventKind.OUT ? -moves.quantity(row) : moves.quantity(row);
   }
 
   /**
    * Signed minor units of a row after the whole replay; for an in and a charge, the value given.
    */
   public long value(int row) {
-    EventKind kind = moves.get(row).kind();
-    return kind == EventKind.IN || kind == EventKind.CHARGE ? moves.get(row).value() : values[row];
+    EventKind kind = moves.kind(row);
+    return kind == EventKind.IN || kind == EventKind.CHARGE ? moves.value(row) : values[row];
   }
 
   /** Millionths on hand of the row's item after it, in event order. */

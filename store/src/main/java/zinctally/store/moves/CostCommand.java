@@ -15,7 +15,6 @@ import org.apache.commons.csv.CSVPrinter;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Method;
 import zinctally.core.moves.Costing;
-import zinctally.core.moves.Move;
 import zinctally.core.number.Quantity;
 
 /**
@@ -71,16 +70,11 @@ public final class CostCommand {
     if (!costing.faults().isEmpty()) {
       costing
           .faults()
-          .forEach(
-              (row, says) -> err.println(name + ":" + read.moves.get(row).line() + ": " + says));
+          .forEach((row, says) -> err.println(name + ":" + read.moves.line(row) + ": " + says));
       return 2;
     }
-    Writer writer =
-        new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8), 1 << 16);
-    CSVPrinter csv = new CSVPrinter(writer, CSVFormat.RFC4180);
-    if (summary) summary(read, costing, csv, digits);
-    else rows(read, costing, csv, digits);
-    csv.flush();
+    if (summary) summary(read, costing, out, digits);
+    else new CostRows(read, costing, digits).write(out);
     int places = digits;
     costing
         .uncovered()
@@ -89,7 +83,7 @@ public final class CostCommand {
                 err.println(
                     name
                         + ":"
-                        + read.moves.get(row).line()
+                        + read.moves.line(row)
                         + ": warning: "
                         + new Quantity(open.quantity())
                         + " of this out is not covered and stands at a provisional cost of "
@@ -115,36 +109,21 @@ public final class CostCommand {
     return BigDecimal.valueOf(minor, digits).toPlainString();
   }
 
-  private static void rows(MoveFile file, Costing costing, CSVPrinter csv, int digits)
+  private static void summary(MoveFile file, Costing costing, PrintStream out, int digits)
       throws IOException {
-    csv.printRecord("date", "item", "event", "ref", "quantity", "value", "on_hand", "worth");
-    for (int row = 0; row < file.moves.size(); row++) {
-      Move move = file.moves.get(row);
-      boolean counts = move.kind() != EventKind.CHARGE && move.kind() != EventKind.REVALUE;
-      csv.printRecord(
-          move.date(),
-          file.items.get(move.item()),
-          move.kind().name().toLowerCase(Locale.ROOT),
-          move.ref(),
-          counts ? new Quantity(costing.quantity(row)) : "",
-          money(costing.value(row), digits),
-          new Quantity(costing.onHand(row)),
-          money(costing.worth(row), digits));
-    }
-  }
-
-  private static void summary(MoveFile file, Costing costing, CSVPrinter csv, int digits)
-      throws IOException {
+    Writer writer =
+        new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8), 1 << 16);
+    CSVPrinter csv = new CSVPrinter(writer, CSVFormat.RFC4180);
     int items = file.items.size();
     long[] onHand = new long[items];
     long[] worth = new long[items];
-    long[] out = new long[items];
+    long[] cost = new long[items];
     for (int row = 0; row < file.moves.size(); row++) {
-      Move move = file.moves.get(row);
-      onHand[move.item()] += costing.quantity(row);
-      worth[move.item()] += costing.value(row);
-      if (move.kind() == EventKind.OUT || move.kind() == EventKind.BACK)
-        out[move.item()] -= costing.value(row);
+      int item = file.moves.item(row);
+      EventKind kind = file.moves.kind(row);
+      onHand[item] += costing.quantity(row);
+      worth[item] += costing.value(row);
+      if (kind == EventKind.OUT || kind == EventKind.BACK) cost[item] -= costing.value(row);
     }
     csv.printRecord("item", "method", "on_hand", "worth", "cost_out");
     for (int item = 0; item < items; item++)
@@ -153,6 +132,7 @@ public final class CostCommand {
           file.methods.get(item).name().toLowerCase(Locale.ROOT),
           new Quantity(onHand[item]),
           money(worth[item], digits),
-          money(out[item], digits));
+          money(cost[item], digits));
+    csv.flush();
   }
 }

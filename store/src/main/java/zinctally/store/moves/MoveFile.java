@@ -2,6 +2,7 @@ package zinctally.store.moves;
 
 import java.io.IOException;
 import java.io.Reader;
+import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -14,14 +15,14 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Method;
-import zinctally.core.moves.Move;
+import zinctally.core.moves.Moves;
 import zinctally.core.number.Quantity;
 
 /** Reads a movement file: RFC 4180 CSV in UTF-8, columns in any order. */
 final class MoveFile {
   private static final List<String> COLUMNS =
       List.of("date", "item", "event", "quantity", "value", "ref", "target");
-  final List<Move> moves = new ArrayList<>();
+  final Moves moves = new Moves();
   final List<String> items = new ArrayList<>();
   final List<Method> methods = new ArrayList<>();
   final List<String> faults = new ArrayList<>();
@@ -29,9 +30,23 @@ final class MoveFile {
   private final Method usual;
   private final int digits;
   private final Map<String, Integer> itemsByName = new HashMap<>();
-  private final Map<String, Integer> rowsByRef = new HashMap<>();
-  private final Map<Integer, String> targets = new HashMap<>();
+  private final Refs refs = new Refs(moves);
+  private final List<Referring> referring = new ArrayList<>();
   private final Map<String, LocalDate> days = new HashMap<>();
+  private final Map<String, Integer> columns = new HashMap<>();
+  private int dateAt;
+  private int itemAt;
+  private int eventAt;
+  private int quantityAt;
+  private int valueAt;
+  private int refAt;
+  private int targetAt;
+  private int methodAt;
+  private String lastDay = "";
+  private LocalDate lastDate;
+
+  /** A row that names another. */
+  private record Referring(int row, String target) {}
 
   /**
    * @param digits of the currency
@@ -41,90 +56,106 @@ final class MoveFile {
     this.name = name;
     this.usual = usual;
     this.digits = digits;
-    try (CSVParser parser = CSVParser.parse(text, CSVFormat.RFC4180)) {
-      read(parser);
-    } catch (java.io.UncheckedIOException broken) {
+    try (Records records = new Records(CSVParser.parse(text, CSVFormat.RFC4180))) {
+      read(records);
+    } catch (UncheckedIOException broken) {
       faults.add(name + ": not readable as CSV: " + broken.getCause().getMessage());
     }
   }
 
-  private void read(CSVParser parser) {
-    Map<String, Integer> at = new HashMap<>();
+  private void read(Records records) {
     boolean first = true;
-    for (CSVRecord row : parser) {
-      int line = (int) parser.getCurrentLineNumber();
-      if (first) {
-        first = false;
-        for (int i = 0; i < row.size(); i++) {
-          String heading = row.get(i).replace("\uFEFF", "").strip().toLowerCase(Locale.ROOT);
-          if (!COLUMNS.contains(heading) && !heading.equals("method"))
-            fault(line, "column \"" + row.get(i) + "\" is not known");
-          else if (at.put(heading, i) != null)
-            fault(line, "column \"" + heading + "\" stands twice");
+    for (Records.Batch batch = records.next(); !batch.isLast(); batch = records.next()) {
+      for (int i = 0; i < batch.size(); i++) {
+        if (first) {
+          first = false;
+          headings(batch.row(i), batch.line(i));
+          if (!faults.isEmpty()) return;
+        } else if (batch.row(i).size() > 1 || !batch.row(i).get(0).isEmpty()) {
+          move(batch.row(i), batch.line(i));
         }
-        for (String column : COLUMNS)
-          if (!at.containsKey(column)) fault(line, "column \"" + column + "\" is missing");
-        if (!faults.isEmpty()) return;
-      } else if (row.size() > 1 || !row.get(0).isEmpty()) {
-        move(row, at, line);
       }
     }
     if (first) faults.add(name + ":1: the file is empty; its first row must hold the headings");
     resolve();
   }
 
+  private void headings(CSVRecord row, int line) {
+    for (int i = 0; i < row.size(); i++) {
+      String heading = row.get(i).replace("\uFEFF", "").strip().toLowerCase(Locale.ROOT);
+      if (!COLUMNS.contains(heading) && !heading.equals("method"))
+        fault(line, "column \"" + row.get(i) + "\" is not known");
+      else if (columns.put(heading, i) != null)
+        fault(line, "column \"" + heading + "\" stands twice");
+    }
+    for (String column : COLUMNS)
+      if (!columns.containsKey(column)) fault(line, "column \"" + column + "\" is missing");
+    dateAt = columns.getOrDefault("date", -1);
+    itemAt = columns.getOrDefault("item", -1);
+    eventAt = columns.getOrDefault("event", -1);
+    quantityAt = columns.getOrDefault("quantity", -1);
+    valueAt = columns.getOrDefault("value", -1);
+    refAt = columns.getOrDefault("ref", -1);
+    targetAt = columns.getOrDefault("target", -1);
+    methodAt = columns.getOrDefault("method", -1);
+  }
+
   private void fault(int line, String says) {
     faults.add(name + ":" + line + ": " + says);
   }
 
-  private static String cell(CSVRecord row, Map<String, Integer> at, String column) {
-    Integer i = at.get(column);
-    return i == null || i >= row.size() ? "" : row.get(i);
+  private static String cell(CSVRecord row, int at) {
+    return at < 0 || at >= row.size() ? "" : row.get(at);
   }
 
-  private void move(CSVRecord row, Map<String, Integer> at, int line) {
+  private void move(CSVRecord row, int line) {
     int before = faults.size();
-    LocalDate date = day(cell(row, at, "date"), line);
-    String item = cell(row, at, "item");
+    LocalDate date = day(cell(row, dateAt), line);
+    String item = cell(row, itemAt);
     if (item.isEmpty()) fault(line, "item is empty");
-    EventKind kind = kind(cell(row, at, "event"), line);
-    Method method = method(cell(row, at, "method"), line);
+    EventKind kind = kind(cell(row, eventAt), line);
+    Method method = method(cell(row, methodAt), line);
     long quantity = 0;
     long value = 0;
     if (kind != null) {
       boolean counts = kind == EventKind.IN || kind == EventKind.OUT || kind == EventKind.BACK;
       boolean valued = kind != EventKind.OUT && kind != EventKind.BACK;
-      quantity = number(row, at, "quantity", Quantity.PLACES, counts, kind, line);
-      value = number(row, at, "value", digits, valued, kind, line);
+      String typed = cell(row, quantityAt);
+      quantity = number("quantity", typed, Quantity.PLACES, counts, kind, line);
+      value = number("value", cell(row, valueAt), digits, valued, kind, line);
       if (counts && quantity <= 0 && faults.size() == before)
-        fault(line, "quantity \"" + cell(row, at, "quantity") + "\" is not above zero");
+        fault(line, "quantity \"" + typed + "\" is not above zero");
       if (kind == EventKind.IN && value < 0)
-        fault(line, "value \"" + cell(row, at, "value") + "\" is below zero");
+        fault(line, "value \"" + cell(row, valueAt) + "\" is below zero");
     }
-    String ref = cell(row, at, "ref");
-    if (!ref.isEmpty() && rowsByRef.putIfAbsent(ref, moves.size()) != null)
-      fault(
-          line,
-          "ref \"" + ref + "\" stands already on line " + moves.get(rowsByRef.get(ref)).line());
-    String target = cell(row, at, "target");
-    if (!target.isEmpty()) targets.put(moves.size(), target);
-    Integer known = itemsByName.putIfAbsent(item, items.size());
+    String ref = cell(row, refAt);
+    int same = ref.isEmpty() ? -1 : refs.find(ref);
+    if (same >= 0) fault(line, "ref \"" + ref + "\" stands already on line " + moves.line(same));
+    Integer known = itemsByName.get(item);
     if (known == null) {
+      known = items.size();
+      itemsByName.put(item, known);
       items.add(item);
       methods.add(method);
     } else if (methods.get(known) != method) {
       fault(line, "item \"" + item + "\" is costed by another method above");
     }
-    moves.add(new Move(line, date, itemsByName.get(item), kind, quantity, value, ref, -1));
+    if (kind == null) return;
+    String target = cell(row, targetAt);
+    if (!target.isEmpty()) referring.add(new Referring(moves.size(), target));
+    else if (kind == EventKind.BACK) fault(line, "target is empty; back needs the out it returns");
+    else if (kind == EventKind.CHARGE)
+      fault(line, "target is empty; charge needs the in it belongs to");
+    moves.add(line, date, known, kind, quantity, value, ref);
+    if (!ref.isEmpty() && same < 0) refs.add(moves.size() - 1);
   }
 
   private LocalDate day(String typed, int line) {
-    LocalDate kept = days.get(typed);
-    if (kept != null) return kept;
+    if (typed.equals(lastDay)) return lastDate;
     try {
-      LocalDate day = LocalDate.parse(typed);
-      days.put(typed, day);
-      return day;
+      lastDate = days.computeIfAbsent(typed, LocalDate::parse);
+      lastDay = typed;
+      return lastDate;
     } catch (DateTimeParseException notADate) {
       fault(line, "date \"" + typed + "\" is not a date such as 2026-03-09");
       return LocalDate.MIN;
@@ -157,24 +188,17 @@ final class MoveFile {
   }
 
   private long number(
-      CSVRecord row,
-      Map<String, Integer> at,
-      String column,
-      int places,
-      boolean wanted,
-      EventKind kind,
-      int line) {
-    String typed = cell(row, at, column);
-    String event = kind.name().toLowerCase(Locale.ROOT);
-    if (typed.isEmpty()) {
-      if (wanted) fault(line, column + " is empty; " + event + " needs one");
-      return 0;
-    }
-    if (!wanted) {
-      fault(line, column + " \"" + typed + "\" is given; " + event + " has none");
-      return 0;
-    }
-    return scaled(column, typed, places, line);
+      String column, String typed, int places, boolean wanted, EventKind kind, int line) {
+    if (typed.isEmpty() && !wanted) return 0;
+    if (typed.isEmpty()) fault(line, column + " is empty; " + word(kind) + " needs one");
+    else if (!wanted)
+      fault(line, column + " \"" + typed + "\" is given; " + word(kind) + " has none");
+    else return scaled(column, typed, places, line);
+    return 0;
+  }
+
+  private static String word(EventKind kind) {
+    return kind.name().toLowerCase(Locale.ROOT);
   }
 
   /** A plain decimal as a whole number of its smallest places. */
@@ -217,45 +241,24 @@ final class MoveFile {
   }
 
   private void resolve() {
-    for (int row = 0; row < moves.size(); row++) {
-      Move move = moves.get(row);
-      String target = targets.get(row);
-      if (move.kind() == null) continue;
-      if (target == null) {
-        if (move.kind() == EventKind.BACK)
-          fault(move.line(), "target is empty; back needs the out it returns");
-        if (move.kind() == EventKind.CHARGE)
-          fault(move.line(), "target is empty; charge needs the in it belongs to");
-        continue;
-      }
-      Integer at = rowsByRef.get(target);
-      EventKind needed =
-          switch (move.kind()) {
-            case BACK -> EventKind.OUT;
-            case CHARGE, OUT -> EventKind.IN;
-            case IN, REVALUE -> null;
-          };
-      if (needed == null)
-        fault(move.line(), "target \"" + target + "\" is given; this event has none");
-      else if (at == null) fault(move.line(), "target \"" + target + "\" is no ref in this file");
-      else if (moves.get(at).kind() != needed)
-        fault(
-            move.line(),
-            "target \"" + target + "\" is not an " + needed.name().toLowerCase(Locale.ROOT));
-      else if (moves.get(at).item() != move.item())
-        fault(move.line(), "target \"" + target + "\" belongs to another item");
-      else
-        moves.set(
-            row,
-            new Move(
-                move.line(),
-                move.date(),
-                move.item(),
-                move.kind(),
-                move.quantity(),
-                move.value(),
-                move.ref(),
-                at));
-    }
+    for (Referring r : referring) resolve(r.row, r.target);
+  }
+
+  private void resolve(int row, String target) {
+    EventKind needed =
+        switch (moves.kind(row)) {
+          case BACK -> EventKind.OUT;
+          case CHARGE, OUT -> EventKind.IN;
+          case IN, REVALUE -> null;
+        };
+    String says = "target \"" + target + "\" ";
+    int at = refs.find(target);
+    if (needed == null) fault(moves.line(row), says + "is given; this event has none");
+    else if (at < 0) fault(moves.line(row), says + "is no ref in this file");
+    else if (moves.kind(at) != needed)
+      fault(moves.line(row), says + "is not an " + needed.name().toLowerCase(Locale.ROOT));
+    else if (moves.item(at) != moves.item(row))
+      fault(moves.line(row), says + "belongs to another item");
+    else moves.refer(row, at);
   }
 }
