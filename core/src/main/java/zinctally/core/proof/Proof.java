@@ -43,6 +43,9 @@ public record Proof(Reading reading, List<Fault> faults, Optional<Work> work) {
    * @param ledger balance of all stock accounts
    */
   public record Balance(long stockBook, long ledger) {
+    /** For work whose balance nobody asked for. */
+    public static final Balance NONE = new Balance(0, 0);
+
     public long apart() {
       return ledger - stockBook;
     }

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.cost.Position;
 import zinctally.core.goods.Item;
@@ -79,10 +81,23 @@ public final class BookCatalogue implements Catalogue {
     return rules;
   }
 
-  /** Fetches the items with these codes in few queries, for a long sheet. */
-  public void fetch(Collection<String> codes) {
-    List<String> all = codes.stream().map(BookCatalogue::key).distinct().toList();
-    all.forEach(code -> items.put(code, Optional.empty()));
+  /** Ids of the accounts that hold stock. */
+  public Set<Long> stockAccounts() {
+    return accounts.stream()
+        .filter(a -> a.role() == Role.STOCK)
+        .map(Account::id)
+        .collect(Collectors.toSet());
+  }
+
+  /**
+   * Fetches the items with these codes in few queries.
+   *
+   * @param onlyCodes whether what is no code is no item either, so that nothing else is looked for
+   */
+  public void fetch(Collection<String> codes, boolean onlyCodes) {
+    List<String> all =
+        codes.stream().map(BookCatalogue::key).filter(c -> !c.isEmpty()).distinct().toList();
+    if (onlyCodes) all.forEach(code -> items.put(code, Optional.empty()));
     for (int from = 0; from < all.size(); from += 1000) {
       sql.sql(ItemRows.SELECT + " where i.code in (:codes)")
           .param("codes", all.subList(from, Math.min(all.size(), from + 1000)))

@@ -47,16 +47,18 @@ public class PoolStore {
     List<Long> all = ordered.stream().filter(id -> id > 0).toList();
     for (int from = 0; from < all.size(); from += CHUNK) {
       List<Long> part = all.subList(from, Math.min(all.size(), from + CHUNK));
-      if (lock)
-        sql.sql("select id from item where id in (:items) order by id for update")
-            .param("items", part)
-            .query(Long.class)
-            .list();
-      sql.sql("select * from cost_pool where item_id in (:items)")
+      sql.sql(
+              lock
+                  ? "select p.* from item i left join cost_pool p on p.item_id = i.id"
+                      + " where i.id in (:items) order by i.id for update"
+                  : "select * from cost_pool where item_id in (:items)")
           .param("items", part)
-          .query(PoolStore::head)
+          .query((row, n) -> row.getLong("item_id") == 0 ? null : head(row, n))
           .list()
-          .forEach(head -> heads.put(head.item(), head));
+          .forEach(
+              head -> {
+                if (head != null) heads.put(head.item(), head);
+              });
     }
     return heads;
   }

@@ -3,7 +3,6 @@ package zinctally.store.ledger;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
-import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.ledger.Account;
@@ -22,11 +21,6 @@ public class AccountStore {
   /** All accounts by code. */
   public List<Account> all() {
     return sql.sql("select * from account order by code").query(AccountStore::row).list();
-  }
-
-  /** Ids of the accounts that hold stock. */
-  public Set<Long> stock() {
-    return sql.sql("select id from account where role = 'STOCK'").query(Long.class).set();
   }
 
   public boolean used(long id) {

@@ -270,29 +270,38 @@ public final class Listings {
         "Nothing has been posted.");
   }
 
+  /** One item's sum at the end of a day: years before, months of the year before, the month. */
+  private static String standing(String column) {
+    String sum = "(select coalesce(sum(t." + column + "), 0) from ";
+    String item = " t where t.item_id = i.id and ";
+    return "("
+        + (sum + "item_year" + item + "t.year < :year)")
+        + (" + " + sum + "item_month" + item + "t.month >= :january and t.month < :month)")
+        + (" + " + sum + "cost_entry" + item + "t.posting_date between :month and :date)")
+        + ")";
+  }
+
   /** What each item was worth at the end of a day. */
   public static Listing valuation(LocalDate date) {
+    String quantity = standing("quantity");
+    String value = standing("value");
     return new Listing(
         "Valuation",
-        """
-        (select i.id, i.code, i.name, g.name as group_name, sum(t.quantity) as quantity,
-           sum(t.value) as value
-         from (select item_id, quantity, value from item_month where month < :month
-               union all
-               select item_id, quantity, value from cost_entry
-               where posting_date between :month and :date) t
-         join item i on i.id = t.item_id join item_group g on g.id = i.group_id
-         group by i.id having quantity <> 0 or value <> 0) v
-        where true""",
-        Map.of("month", date.withDayOfMonth(1), "date", date),
+        "item i join item_group g on g.id = i.group_id where ("
+            + (value + " <> 0 or " + quantity + " <> 0)"),
+        Map.of(
+            "year", date.getYear(),
+            "january", date.withDayOfYear(1),
+            "month", date.withDayOfMonth(1),
+            "date", date),
         List.of(
-            new Column("id", "", "v.id", HIDDEN),
-            new Column("code", "Code", "v.code", TEXT, "/goods/item/{id}"),
-            new Column("name", "Item", "v.name", TEXT, "/goods/item/{id}"),
-            new Column("group", "Group", "v.group_name", TEXT),
-            new Column("quantity", "Quantity", "v.quantity", QUANTITY, "/goods/item/{id}"),
-            new Column("value", "Value", "v.value", MONEY, "/goods/item/{id}")),
-        "v.id",
+            new Column("id", "", "i.id", HIDDEN),
+            new Column("code", "Code", "i.code", TEXT, "/goods/item/{id}"),
+            new Column("name", "Item", "i.name", TEXT, "/goods/item/{id}"),
+            new Column("group", "Group", "g.name", TEXT),
+            new Column("quantity", "Quantity", quantity, QUANTITY, "/goods/item/{id}"),
+            new Column("value", "Value", value, MONEY, "/goods/item/{id}")),
+        "i.id",
         "code",
         "Nothing was on hand.");
   }

@@ -153,13 +153,20 @@ final class MoveFile {
   private LocalDate day(String typed, int line) {
     if (typed.equals(lastDay)) return lastDate;
     try {
-      lastDate = days.computeIfAbsent(typed, LocalDate::parse);
+      lastDate = days.computeIfAbsent(typed, MoveFile::fourDigitYear);
       lastDay = typed;
       return lastDate;
     } catch (DateTimeParseException notADate) {
       fault(line, "date \"" + typed + "\" is not a date such as 2026-03-09");
-      return LocalDate.MIN;
+      return LocalDate.EPOCH;
     }
+  }
+
+  private static LocalDate fourDigitYear(String typed) {
+    LocalDate date = LocalDate.parse(typed);
+    if (date.getYear() < 0 || date.getYear() > 9999)
+      throw new DateTimeParseException("a year of four digits", typed, 0);
+    return date;
   }
 
   private EventKind kind(String typed, int line) {

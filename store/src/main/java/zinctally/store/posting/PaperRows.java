@@ -77,11 +77,10 @@ class PaperRows {
   /** Numbers run by kind and year without gaps: the row stays locked until the posting ends. */
   String number(Paper paper) {
     int year = paper.date().getYear();
-    sql.sql("insert into paper_number values (?, ?, 1) on duplicate key update last = last + 1")
-        .params(paper.kind().name(), year)
-        .update();
     int last =
-        sql.sql("select last from paper_number where kind = ? and year = ?")
+        sql.sql(
+                "insert into paper_number values (?, ?, 1) on duplicate key update last = last + 1"
+                    + " returning last")
             .params(paper.kind().name(), year)
             .query(Integer.class)
             .single();

@@ -20,7 +20,6 @@ import zinctally.core.ledger.JournalLine;
 import zinctally.core.papers.Plan;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolStore;
-import zinctally.store.ledger.AccountStore;
 
 /** Writes what has been worked out; always inside one posting's transaction. */
 @Component
@@ -29,12 +28,10 @@ class PaperWriter {
       Comparator.comparing((List<Long> key) -> key.get(0)).thenComparing(key -> key.get(1));
   private final JdbcTemplate jdbc;
   private final PoolStore pools;
-  private final AccountStore accounts;
 
-  PaperWriter(JdbcTemplate jdbc, PoolStore pools, AccountStore accounts) {
+  PaperWriter(JdbcTemplate jdbc, PoolStore pools) {
     this.jdbc = jdbc;
     this.pools = pools;
-    this.accounts = accounts;
   }
 
   /**
@@ -180,18 +177,24 @@ class PaperWriter {
 
   private void totals(Proof.Work work, Map<Long, Item> items) {
     TreeMap<Cell, long[]> byItem = new TreeMap<>();
+    TreeMap<Cell, long[]> byYear = new TreeMap<>();
     TreeMap<Cell, long[]> byAccount = new TreeMap<>();
     List<Proof.StockEntry> entries = new ArrayList<>(work.entries());
     entries.addAll(work.undone());
     for (Proof.StockEntry entry : entries) {
       LocalDate month = entry.postingDate().withDayOfMonth(1);
       add(byItem, new Cell(entry.item(), month), entry.quantity(), entry.value());
+      add(byYear, new Cell(entry.item(), month.withDayOfYear(1)), entry.quantity(), entry.value());
       add(byAccount, new Cell(items.get(entry.item()).stockAccount(), month), entry.value(), 0);
     }
     jdbc.batchUpdate(
         "insert into item_month values (?, ?, ?, ?) on duplicate key update"
             + " quantity = quantity + values(quantity), value = value + values(value)",
         rows(byItem, true));
+    jdbc.batchUpdate(
+        "insert into item_year values (?, year(?), ?, ?) on duplicate key update"
+            + " quantity = quantity + values(quantity), value = value + values(value)",
+        rows(byYear, true));
     jdbc.batchUpdate(
         "insert into stock_month values (?, ?, ?) on duplicate key update"
             + " value = value + values(value)",
@@ -200,7 +203,7 @@ class PaperWriter {
 
   /** Writes journal entries and returns their ids by posting date. */
   Map<LocalDate, Long> journals(
-      List<JournalEntry> journals, long paper, int version, boolean reverses) {
+      List<JournalEntry> journals, long paper, int version, boolean reverses, Set<Long> stock) {
     Map<LocalDate, Long> byDate = new HashMap<>();
     if (journals.isEmpty()) return byDate;
     List<Long> ids =
@@ -209,7 +212,6 @@ class PaperWriter {
     List<Object[]> heads = new ArrayList<>();
     List<Object[]> lines = new ArrayList<>();
     TreeMap<Cell, long[]> months = new TreeMap<>();
-    Set<Long> stock = accounts.stock();
     Map<Long, TreeMap<Cell, long[]>> byItem = new TreeMap<>();
     for (int i = 0; i < journals.size(); i++) {
       JournalEntry entry = journals.get(i);

@@ -119,10 +119,14 @@ public class Posting {
   }
 
   private static Reading read(Draft draft, BookCatalogue book) {
-    if (draft.kind() != PaperKind.OPENING_STOCK) return new DraftReader(book).read(draft);
+    if (draft.kind() != PaperKind.OPENING_STOCK) {
+      book.fetch(draft.rows().stream().map(r -> r.getOrDefault("item", "")).toList(), false);
+      return new DraftReader(book).read(draft);
+    }
     int code = List.of(draft.field("columns").split(",", -1)).indexOf("code");
     if (code >= 0)
-      book.fetch(draft.rows().stream().map(r -> r.getOrDefault(Sheet.cell(code), "")).toList());
+      book.fetch(
+          draft.rows().stream().map(r -> r.getOrDefault(Sheet.cell(code), "")).toList(), true);
     return new OpeningStockReader(book, book::newItem).read(draft);
   }
 
@@ -144,6 +148,7 @@ public class Posting {
         undo,
         withOld(items, undo, book),
         book.rules().firstOpenDay(),
+        book.stockAccounts(),
         book.mayGoShort(login));
   }
 
@@ -156,6 +161,7 @@ public class Posting {
         undo,
         withOld(new HashMap<>(), undo, book),
         book.rules().firstOpenDay(),
+        book.stockAccounts(),
         book.mayGoShort(login));
   }
 
@@ -307,9 +313,9 @@ public class Posting {
 
   private void write(Worked worked, Worker.Job job, long paper, int version, IntConsumer reached) {
     Map<LocalDate, Long> reversals =
-        writer.journals(worked.work().reversals(), paper, version, true);
+        writer.journals(worked.work().reversals(), paper, version, true, job.stockAccounts());
     Map<LocalDate, Long> journals =
-        writer.journals(worked.work().journals(), paper, version, false);
+        writer.journals(worked.work().journals(), paper, version, false, job.stockAccounts());
     reached.accept(55);
     writer.stock(worked, job, paper, journals, reversals, reached);
   }

@@ -2,9 +2,11 @@ package zinctally.store.posting;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -18,6 +20,7 @@ import zinctally.core.papers.Plan;
 /** Says where goods would go under zero. */
 @Component
 class Shortages {
+  private static final int CHUNK = 1000;
   private final JdbcClient sql;
 
   Shortages(JdbcClient sql) {
@@ -37,6 +40,13 @@ class Shortages {
       taken = Math.addExact(taken, -quantity);
       if (planned && quantity < 0) line = atLine;
     }
+
+    /** Whether on some day less is there than without it. */
+    boolean takes() {
+      long sum = 0;
+      for (long quantity : days.values()) if ((sum += quantity) < 0) return true;
+      return false;
+    }
   }
 
   /** Places at which a job would leave less than nothing, on its day or a later one. */
@@ -50,10 +60,18 @@ class Shortages {
       changes
           .computeIfAbsent(new Key(m.item(), m.place()), k -> new Change())
           .add(m.of() == null ? job.date() : m.of().at().date(), m.quantity(), m.line(), true);
+    changes.values().removeIf(change -> !change.takes());
+    if (changes.isEmpty()) return List.of();
+    LocalDate first =
+        changes.values().stream()
+            .map(c -> c.days.firstKey())
+            .min(LocalDate::compareTo)
+            .orElseThrow();
+    Here here = here(changes.keySet(), first);
     List<Fault> faults = new ArrayList<>();
     changes.forEach(
         (key, change) -> {
-          Low low = lowest(key, change);
+          Low low = lowest(key, change, here);
           if (low != null) faults.add(fault(job, key, change, low));
         });
     return faults;
@@ -96,31 +114,50 @@ class Shortages {
 
   private record Low(long quantity, LocalDate on) {}
 
+  /** What is at the places now, and what moved there after a day, by day. */
+  private record Here(Map<Key, Long> now, Map<Key, TreeMap<LocalDate, Long>> later) {}
+
+  private Here here(Set<Key> keys, LocalDate after) {
+    Here here = new Here(new HashMap<>(), new HashMap<>());
+    List<Key> all = List.copyOf(keys);
+    for (int from = 0; from < all.size(); from += CHUNK) {
+      List<Object[]> pairs =
+          all.subList(from, Math.min(all.size(), from + CHUNK)).stream()
+              .map(k -> new Object[] {k.item(), k.place()})
+              .toList();
+      sql.sql(
+              "select item_id, place_id, quantity from place_stock"
+                  + " where (item_id, place_id) in (:pairs)")
+          .param("pairs", pairs)
+          .query((row, n) -> here.now.put(new Key(row.getLong(1), row.getLong(2)), row.getLong(3)))
+          .list();
+      sql.sql(
+              """
+              select item_id, place_id, date, sum(quantity) from quantity_move
+              where (item_id, place_id) in (:pairs) and date > :after
+              group by item_id, place_id, date
+              """)
+          .param("pairs", pairs)
+          .param("after", after)
+          .query(
+              (row, n) ->
+                  here.later
+                      .computeIfAbsent(
+                          new Key(row.getLong(1), row.getLong(2)), k -> new TreeMap<>())
+                      .put(row.getObject(3, LocalDate.class), row.getLong(4)))
+          .list();
+    }
+    return here;
+  }
+
   /** The lowest level before the change on a day on which the change leaves less than nothing. */
-  private Low lowest(Key key, Change change) {
-    long least = 0;
-    long sum = 0;
-    for (long quantity : change.days.values()) least = Math.min(least, sum += quantity);
-    if (least == 0) return null;
-    LocalDate first = change.days.firstKey();
+  private static Low lowest(Key key, Change change, Here here) {
     TreeMap<LocalDate, Long> moved = new TreeMap<>();
     change.days.keySet().forEach(day -> moved.put(day, 0L));
-    sql.sql(
-            """
-            select date, sum(quantity) from quantity_move
-            where item_id = ? and place_id = ? and date > ? group by date
-            """)
-        .params(key.item(), key.place(), first)
-        .query(
-            (row, n) -> moved.merge(row.getObject(1, LocalDate.class), row.getLong(2), Long::sum))
-        .list();
+    TreeMap<LocalDate, Long> later = here.later.getOrDefault(key, new TreeMap<>());
+    later.forEach((day, quantity) -> moved.merge(day, quantity, Long::sum));
     long level =
-        sql.sql("select quantity from place_stock where item_id = ? and place_id = ?")
-                .params(key.item(), key.place())
-                .query(Long.class)
-                .optional()
-                .orElse(0L)
-            - moved.values().stream().mapToLong(Long::longValue).sum();
+        here.now.getOrDefault(key, 0L) - later.values().stream().mapToLong(Long::longValue).sum();
     Low low = null;
     long changed = 0;
     for (Map.Entry<LocalDate, Long> day : moved.entrySet()) {

@@ -27,7 +27,6 @@ import zinctally.core.papers.Plan;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolHead;
 import zinctally.store.cost.PoolStore;
-import zinctally.store.ledger.AccountStore;
 import zinctally.store.prove.BalanceStore;
 
 /**
@@ -37,13 +36,11 @@ import zinctally.store.prove.BalanceStore;
 class Worker {
   private final PoolStore pools;
   private final BalanceStore balances;
-  private final AccountStore accounts;
   private final JdbcClient sql;
 
-  Worker(PoolStore pools, BalanceStore balances, AccountStore accounts, JdbcClient sql) {
+  Worker(PoolStore pools, BalanceStore balances, JdbcClient sql) {
     this.pools = pools;
     this.balances = balances;
-    this.accounts = accounts;
     this.sql = sql;
   }
 
@@ -54,6 +51,7 @@ class Worker {
    * @param sequence the paper's place among papers of its date
    * @param undo what an earlier version has done, which goes
    * @param items by id, all that plan and undo speak of
+   * @param stockAccounts ids of the accounts that hold stock
    * @param mayGoShort whether outs may take more than is there
    */
   record Job(
@@ -63,6 +61,7 @@ class Worker {
       Undo undo,
       Map<Long, Item> items,
       LocalDate firstOpenDay,
+      Set<Long> stockAccounts,
       boolean mayGoShort) {}
 
   /**
@@ -78,7 +77,8 @@ class Worker {
     all.later.sort(Comparator.comparing(l -> l.event().at()));
     List<JournalEntry> journals = Journals.of(known(job), sums(all.entries, job.items));
     List<JournalEntry> reversals = Journals.of(undone(job.undo), sums(all.undone, job.items));
-    Proof.Balance now = balances.now();
+    // a posting needs no balance: what it writes does not depend on it
+    Proof.Balance now = lock ? Proof.Balance.NONE : balances.now();
     Proof.Work work =
         new Proof.Work(
             all.shifts,
@@ -88,7 +88,7 @@ class Worker {
             reversals,
             all.later,
             now,
-            afterwards(now, all, journals, reversals));
+            lock ? now : afterwards(job, now, all, journals, reversals));
     return new Worked(work, all.fresh, all.after, placing.kept(), placing.charges());
   }
 
@@ -268,9 +268,12 @@ class Worker {
     return lines;
   }
 
-  private Proof.Balance afterwards(
-      Proof.Balance now, Gathering all, List<JournalEntry> journals, List<JournalEntry> reversals) {
-    Set<Long> stockAccounts = accounts.stock();
+  private static Proof.Balance afterwards(
+      Job job,
+      Proof.Balance now,
+      Gathering all,
+      List<JournalEntry> journals,
+      List<JournalEntry> reversals) {
     long book =
         Stream.concat(all.entries.stream(), all.undone.stream())
             .mapToLong(Proof.StockEntry::value)
@@ -278,7 +281,7 @@ class Worker {
     long ledger =
         Stream.concat(journals.stream(), reversals.stream())
             .flatMap(j -> j.lines().stream())
-            .filter(l -> stockAccounts.contains(l.account()))
+            .filter(l -> job.stockAccounts.contains(l.account()))
             .mapToLong(JournalLine::amount)
             .reduce(0, Math::addExact);
     return new Proof.Balance(

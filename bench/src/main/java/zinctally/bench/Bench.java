@@ -1,0 +1,35 @@
+package zinctally.bench;
+
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.Set;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+
+/**
+ * {@code bench [--full] [core] [posting] [late] [valuation] [cost]}: measures, as ratios within one
+ * run where another program can be measured beside.
+ */
+public final class Bench {
+  private Bench() {}
+
+  public static void main(String[] args) throws Exception {
+    Set<String> wanted = new HashSet<>(Arrays.asList(args));
+    boolean full = wanted.remove("--full");
+    boolean all = wanted.isEmpty();
+    System.out.println(
+        "Java "
+            + System.getProperty("java.version")
+            + ", "
+            + Runtime.getRuntime().availableProcessors()
+            + " processors"
+            + (full ? ", full size" : ""));
+    if (all || wanted.contains("core"))
+      new Runner(new OptionsBuilder().include(PoolBench.class.getSimpleName()).build()).run();
+    if (all || wanted.contains("posting")) PostingBench.run(full ? 1000 : 100);
+    if (all || wanted.contains("late")) LateBillBench.run(10_000);
+    if (all || wanted.contains("valuation"))
+      ValuationBench.run(full ? 50_000 : 5_000, full ? 5_000_000 : 500_000);
+    if (all || wanted.contains("cost")) CostFileBench.run(1_000_000, 10_000);
+  }
+}

@@ -1,0 +1,113 @@
+package zinctally.bench;
+
+import java.io.IOException;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+
+/** {@code cost} on a big file, against a program that only reads it with the CSV library. */
+public final class CostFileBench {
+  private static final int ROUNDS = 5;
+
+  private CostFileBench() {}
+
+  /** The program that only reads: its first argument is the file. */
+  public static void main(String[] args) throws IOException {
+    long cells = 0;
+    try (var text = Files.newBufferedReader(Path.of(args[0]), StandardCharsets.UTF_8);
+        CSVParser parser = CSVParser.parse(text, CSVFormat.RFC4180)) {
+      for (CSVRecord row : parser) cells += row.size();
+    }
+    System.out.println(cells);
+  }
+
+  static void run(int rows, int items) throws Exception {
+    Path file = Files.createTempFile("moves", ".csv");
+    try {
+      write(file, rows, items);
+      long[] read = new long[ROUNDS];
+      long[] cost = new long[ROUNDS];
+      long most = 0;
+      for (int round = 0; round < ROUNDS; round++) {
+        Run reading = time("zinctally.bench.CostFileBench", file);
+        Run costing = time("zinctally.store.moves.CostCommand", file);
+        read[round] = reading.nanos;
+        cost[round] = costing.nanos;
+        most = Math.max(most, costing.kib);
+      }
+      double ratio = (double) Figures.median(cost) / Figures.median(read);
+      String size = rows + " rows, " + items + " items";
+      Figures.say("cost, " + size, Figures.seconds(Figures.median(cost)), "");
+      Figures.say("reading the same file only", Figures.seconds(Figures.median(read)), "");
+      Figures.say("  time against reading", Figures.ratio(ratio), "goal: under 3");
+      Figures.say("  most memory at once", most / 1024 + " MiB", "goal: under 400 MiB");
+    } finally {
+      Files.delete(file);
+    }
+  }
+
+  private record Run(long nanos, long kib) {}
+
+  /** Runs a program of its own on the file and watches its resident memory. */
+  private static Run time(String program, Path file) throws Exception {
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                ProcessHandle.current().info().command().orElse("java"),
+                "-Xmx320m",
+                "-XX:+UseSerialGC",
+                "-cp",
+                System.getProperty("java.class.path"),
+                program,
+                file.toString()));
+    long start = System.nanoTime();
+    Process process =
+        new ProcessBuilder(command)
+            .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+            .redirectError(ProcessBuilder.Redirect.INHERIT)
+            .start();
+    long most = 0;
+    Path status = Path.of("/proc/" + process.pid() + "/status");
+    while (process.isAlive()) {
+      most = Math.max(most, resident(status));
+      Thread.sleep(5);
+    }
+    if (process.exitValue() != 0) throw new IllegalStateException(program + " failed");
+    return new Run(System.nanoTime() - start, most);
+  }
+
+  private static long resident(Path status) {
+    try {
+      for (String line : Files.readAllLines(status))
+        if (line.startsWith("VmHWM:")) return Long.parseLong(line.replaceAll("\\D", ""));
+    } catch (IOException gone) {
+      return 0;
+    }
+    return 0;
+  }
+
+  private static void write(Path file, int rows, int items) throws IOException {
+    Random dice = new Random(11);
+    int[] here = new int[items];
+    try (Writer out = Files.newBufferedWriter(file)) {
+      out.write("date,item,event,quantity,value,ref,target\r\n");
+      for (int row = 0; row < rows; row++) {
+        int item = dice.nextInt(items);
+        LocalDate date = LocalDate.of(2016, 1, 1).plusDays((long) row * 3650 / rows);
+        boolean in = here[item] < 5 || dice.nextInt(4) == 0;
+        int quantity = 1 + dice.nextInt(in ? 20 : 5);
+        here[item] += in ? quantity : -quantity;
+        out.write(date + ",I" + item + (in ? ",in," : ",out,") + quantity + ",");
+        out.write((in ? quantity * (1 + dice.nextInt(900)) / 100.0 : "") + ",R" + row + ",\r\n");
+      }
+    }
+  }
+}
