@@ -32,6 +32,11 @@ final class BenchBook implements AutoCloseable {
   @Import(StoreConfiguration.class)
   static class Wiring {}
 
+  /** A book that is still there for the next program. */
+  static BenchBook lasting(String name) {
+    return new BenchBook(name);
+  }
+
   BenchBook(String name) {
     schema = "zinc_bench_" + name;
     String server =

@@ -17,26 +17,26 @@ final class ValuationBench {
       LocalDate date = LocalDate.of(2016, 1, 1).plusDays(DAYS / 2 + 11);
       ListingStore lists = book.get(ListingStore.class);
       long[] pages = new long[5];
-      long[] byValue = new long[5];
+      long[] recent = new long[5];
       long[] sums = new long[5];
       for (int i = 0; i < 5; i++) {
         LocalDate at = date.plusDays(i);
         long start = System.nanoTime();
-        lists.page(Listings.valuation(at), ListingStore.Ask.ALL);
+        lists.page(Listings.valuation(at, false), ListingStore.Ask.ALL);
         pages[i] = System.nanoTime() - start;
         start = System.nanoTime();
-        lists.page(Listings.valuation(at), new ListingStore.Ask("", "-value", ""));
-        byValue[i] = System.nanoTime() - start;
+        lists.page(Listings.valuation(at.plusDays(DAYS / 2 - 60), true), ListingStore.Ask.ALL);
+        recent[i] = System.nanoTime() - start;
         start = System.nanoTime();
         book.get(TieOutStore.class).byAccount(at);
         sums[i] = System.nanoTime() - start;
       }
       String size = items + " items, " + moves + " moves";
       Figures.say(
-          "valuation at a past date, " + size,
+          "valuation half-way back, " + size,
           Figures.seconds(Figures.median(pages)),
           "goal: under 0.5 s");
-      Figures.say("  sorted by value", Figures.seconds(Figures.median(byValue)), "");
+      Figures.say("  at a date two months ago", Figures.seconds(Figures.median(recent)), "");
       Figures.say("  and its totals by account", Figures.seconds(Figures.median(sums)), "");
     }
   }
@@ -70,12 +70,12 @@ final class ValuationBench {
           .update();
     book.sql()
         .sql(
-            "insert into item_month select item_id, date_sub(posting_date, interval day(posting_date) - 1 day)"
-                + " as month, sum(quantity), sum(value) from cost_entry group by item_id, month")
+            "insert into item_month (item_id, month, quantity, value) select item_id,"
+                + " date_sub(posting_date, interval day(posting_date) - 1 day) as month, sum(quantity), sum(value) from cost_entry group by item_id, month")
         .update();
     book.sql()
         .sql(
-            "insert into item_year select item_id, year(month), sum(quantity), sum(value)"
+            "insert into item_year (item_id, year, quantity, value) select item_id, year(month), sum(quantity), sum(value)"
                 + " from item_month group by item_id, year(month)")
         .update();
     book.sql()

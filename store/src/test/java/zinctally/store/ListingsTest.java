@@ -52,7 +52,8 @@ class ListingsTest {
         Listings.accounts(DATE),
         Listings.account(5),
         Listings.journal(),
-        Listings.valuation(DATE),
+        Listings.valuation(DATE, false),
+        Listings.valuation(DATE, true),
         Listings.placeStock(),
         Listings.reorder(),
         Listings.open("SUPPLIER"),
@@ -111,7 +112,7 @@ class ListingsTest {
   @Test
   void the_valuation_at_a_past_date_knows_nothing_of_what_came_later() {
     List<Map<String, Object>> then =
-        everything(Listings.valuation(LocalDate.of(2026, 2, 3)), Ask.ALL);
+        everything(Listings.valuation(LocalDate.of(2026, 2, 3), false), Ask.ALL);
     assertThat(then).hasSize(6);
     assertThat(then.stream().mapToLong(r -> ((Number) r.get("value")).longValue()).sum())
         .isEqualTo(3 * (2000 + 1500));

@@ -73,6 +73,18 @@ class DemoBookTest {
         "/setup/groups",
         "/setup/tax",
         "/papers/100",
+        "/papers/100/why",
+        "/papers/100/void",
+        "/goods/item/1/why",
+        "/goods/item/1/movements",
+        "/goods/what-if",
+        "/handle/proposal?percent=40",
+        "/handle/write-downs",
+        "/prove/periods",
+        "/prove/periods/2025-09",
+        "/ask/short",
+        "/day/sales/2026-11",
+        "/setup/people",
         "/drafts/565"
       })
   void axe_finds_nothing_serious(String path) {

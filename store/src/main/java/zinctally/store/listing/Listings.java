@@ -270,37 +270,59 @@ public final class Listings {
         "Nothing has been posted.");
   }
 
-  /** One item's sum at the end of a day: years before, months of the year before, the month. */
-  private static String standing(String column) {
-    String sum = "(select coalesce(sum(t." + column + "), 0) from ";
-    String item = " t where t.item_id = i.id and ";
-    return "("
-        + (sum + "item_year" + item + "t.year < :year)")
-        + (" + " + sum + "item_month" + item + "t.month >= :january and t.month < :month)")
-        + (" + " + sum + "cost_entry" + item + "t.posting_date between :month and :date)")
-        + ")";
-  }
+  /**
+   * Sums up to the end of a day: whole years before, months of the year before, the month's days.
+   */
+  private static final String UP_TO =
+      """
+      select item_id, quantity, value from item_year where year < :year
+      union all
+      select item_id, quantity, value from item_month where month >= :january and month < :month
+      union all
+      select item_id, quantity, value from cost_entry where posting_date between :month and :date""";
 
-  /** What each item was worth at the end of a day. */
-  public static Listing valuation(LocalDate date) {
-    String quantity = standing("quantity");
-    String value = standing("value");
+  /** The same, as what is there now less all that came after that day. */
+  private static final String BACK_FROM_NOW =
+      """
+      select item_id, on_hand as quantity, worth as value from cost_pool
+      union all
+      select item_id, -quantity, -value from item_year where year > :year
+      union all
+      select item_id, -quantity, -value from item_month
+      where month > :month and month <= :december
+      union all
+      select item_id, -quantity, -value from cost_entry
+      where posting_date > :date and posting_date <= :end""";
+
+  /**
+   * What each item was worth at the end of a day.
+   *
+   * @param recent whether the day is nearer to now than to the start of the books
+   */
+  public static Listing valuation(LocalDate date, boolean recent) {
+    LocalDate month = date.withDayOfMonth(1);
     return new Listing(
         "Valuation",
-        "item i join item_group g on g.id = i.group_id where ("
-            + (value + " <> 0 or " + quantity + " <> 0)"),
+        "(select u.item_id, sum(u.quantity) as quantity, sum(u.value) as value from ("
+            + (recent ? BACK_FROM_NOW : UP_TO)
+            + """
+            ) u group by u.item_id) t
+            join item i on i.id = t.item_id join item_group g on g.id = i.group_id
+            where (t.quantity <> 0 or t.value <> 0)""",
         Map.of(
             "year", date.getYear(),
             "january", date.withDayOfYear(1),
-            "month", date.withDayOfMonth(1),
+            "december", LocalDate.of(date.getYear(), 12, 1),
+            "month", month,
+            "end", month.plusMonths(1).minusDays(1),
             "date", date),
         List.of(
             new Column("id", "", "i.id", HIDDEN),
             new Column("code", "Code", "i.code", TEXT, "/goods/item/{id}"),
             new Column("name", "Item", "i.name", TEXT, "/goods/item/{id}"),
             new Column("group", "Group", "g.name", TEXT),
-            new Column("quantity", "Quantity", quantity, QUANTITY, "/goods/item/{id}"),
-            new Column("value", "Value", value, MONEY, "/goods/item/{id}")),
+            new Column("quantity", "Quantity", "t.quantity", QUANTITY, "/goods/item/{id}"),
+            new Column("value", "Value", "t.value", MONEY, "/goods/item/{id}")),
         "i.id",
         "code",
         "Nothing was on hand.");

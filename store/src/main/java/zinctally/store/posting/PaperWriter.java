@@ -188,11 +188,11 @@ class PaperWriter {
       add(byAccount, new Cell(items.get(entry.item()).stockAccount(), month), entry.value(), 0);
     }
     jdbc.batchUpdate(
-        "insert into item_month values (?, ?, ?, ?) on duplicate key update"
+        "insert into item_month (item_id, month, quantity, value) values (?, ?, ?, ?) on duplicate key update"
             + " quantity = quantity + values(quantity), value = value + values(value)",
         rows(byItem, true));
     jdbc.batchUpdate(
-        "insert into item_year values (?, year(?), ?, ?) on duplicate key update"
+        "insert into item_year (item_id, year, quantity, value) values (?, year(?), ?, ?) on duplicate key update"
             + " quantity = quantity + values(quantity), value = value + values(value)",
         rows(byYear, true));
     jdbc.batchUpdate(

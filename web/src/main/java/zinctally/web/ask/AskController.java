@@ -4,10 +4,13 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import zinctally.store.book.BookStore;
+import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listings;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.shell.AtDate;
@@ -25,10 +28,12 @@ class AskController {
           new AreaPage.Tab("Sold short", "/ask/short"),
           new AreaPage.Tab("Audit trail", "/ask/audit"));
   private final AreaPage page;
+  private final BookStore books;
   private final Clock clock;
 
-  AskController(AreaPage page, Clock clock) {
+  AskController(AreaPage page, BookStore books, Clock clock) {
     this.page = page;
+    this.books = books;
     this.clock = clock;
   }
 
@@ -40,7 +45,13 @@ class AskController {
       HttpServletResponse response) {
     LocalDate at = AtDate.read(date, clock, model);
     model.addAttribute("date", at);
-    return page.show(TABS, Listings.valuation(at), model, request, response);
+    return page.show(TABS, valuation(at), model, request, response);
+  }
+
+  private Listing valuation(LocalDate at) {
+    long before = ChronoUnit.DAYS.between(books.book().cutOver(), at);
+    long since = ChronoUnit.DAYS.between(at, LocalDate.now(clock));
+    return Listings.valuation(at, since < before);
   }
 
   @GetMapping("/ask/places")

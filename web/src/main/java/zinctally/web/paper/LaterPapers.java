@@ -1,6 +1,7 @@
 package zinctally.web.paper;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -55,19 +56,52 @@ class LaterPapers {
         .toList();
   }
 
-  List<Sum> sums(Proof.Work work, BookCatalogue book) {
+  /** By account over all dates. */
+  List<Sum> totals(Proof.Work work, BookCatalogue book) {
+    Map<Long, List<Proof.StockEntry>> byAccount = new TreeMap<>();
+    for (Proof.StockEntry entry : moved(work))
+      byAccount.computeIfAbsent(entry.contra(), k -> new ArrayList<>()).add(entry);
+    return byAccount.entrySet().stream()
+        .map(
+            e -> {
+              LocalDate first =
+                  e.getValue().stream()
+                      .map(Proof.StockEntry::postingDate)
+                      .min(LocalDate::compareTo)
+                      .orElseThrow();
+              LocalDate last =
+                  e.getValue().stream()
+                      .map(Proof.StockEntry::postingDate)
+                      .max(LocalDate::compareTo)
+                      .orElseThrow();
+              return new Sum(
+                  book.account(e.getKey()).name(),
+                  first.equals(last) ? first.toString() : first + " to " + last,
+                  say.change(-e.getValue().stream().mapToLong(Proof.StockEntry::value).sum()),
+                  e.getValue().size());
+            })
+        .toList();
+  }
+
+  private static List<Proof.StockEntry> moved(Proof.Work work) {
     Set<Long> moved = new HashSet<>();
     work.later().forEach(l -> moved.add(l.event().id()));
+    return work.entries().stream()
+        .filter(e -> moved.contains(e.event().id()) && e.quantity() == 0 && e.contra() != 0)
+        .toList();
+  }
+
+  /** By account and posting date. */
+  List<Sum> sums(Proof.Work work, BookCatalogue book) {
     record Key(LocalDate date, long account) {}
     Map<Key, long[]> sums =
         new TreeMap<>(java.util.Comparator.comparing(Key::date).thenComparing(Key::account));
-    for (Proof.StockEntry entry : work.entries())
-      if (moved.contains(entry.event().id()) && entry.quantity() == 0 && entry.contra() != 0) {
-        long[] sum =
-            sums.computeIfAbsent(new Key(entry.postingDate(), entry.contra()), k -> new long[2]);
-        sum[0] -= entry.value();
-        sum[1]++;
-      }
+    for (Proof.StockEntry entry : moved(work)) {
+      long[] sum =
+          sums.computeIfAbsent(new Key(entry.postingDate(), entry.contra()), k -> new long[2]);
+      sum[0] -= entry.value();
+      sum[1]++;
+    }
     return sums.entrySet().stream()
         .map(
             e ->

@@ -34,6 +34,8 @@ import zinctally.web.shell.Say;
 @Component
 class ProofPage {
   private static final int MOST = 12;
+  private static final int ENTRIES = 3;
+  private static final int LATER = 6;
   private final Posting posting;
   private final Catalogues catalogues;
   private final ItemStore items;
@@ -119,11 +121,14 @@ class ProofPage {
         work.shifts().stream().filter(s -> work.reversals().isEmpty() || s.moves()).toList();
     model.addAttribute("shifts", shifts(moved, refs));
     model.addAttribute("moreShifts", Math.max(0, moved.size() - MOST));
-    model.addAttribute("entries", entries(work, book));
+    List<EntryShown> entries = entries(work, book);
+    int shown = work.reversals().isEmpty() ? 1 : ENTRIES;
+    model.addAttribute("entries", entries.subList(0, Math.min(shown, entries.size())));
+    model.addAttribute("moreEntries", Math.max(0, entries.size() - shown));
     model.addAttribute("takesBack", !work.reversals().isEmpty());
-    model.addAttribute("later", laters.some(work, 0, MOST));
+    model.addAttribute("later", laters.some(work, 0, LATER));
     model.addAttribute("laterCount", work.later().size());
-    model.addAttribute("laterSums", laters.sums(work, book));
+    model.addAttribute("laterSums", laters.totals(work, book));
   }
 
   private List<Total> totals(Trade trade) {
@@ -295,7 +300,6 @@ class ProofPage {
               return new EntryShown(day.getKey().toString(), accounts, say.money(total));
             })
         .filter(e -> !e.accounts().isEmpty())
-        .limit(MOST)
         .toList();
   }
 }
