@@ -2,10 +2,17 @@ package zinctally.web;
 
 import com.microsoft.playwright.Page;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.paper.DraftStore;
+import zinctally.store.paper.PaperText;
 
 /** Takes the pictures in docs/screenshots from the demo book; run by {@code ./zinc-tally shots}. */
 @EnabledIfSystemProperty(named = "zinc.shots", matches = ".+")
@@ -30,6 +37,12 @@ class Shots {
       views.put("tie-out", "/prove?date=2026-11-20");
       views.put("trial-balance", "/prove/accounts?date=2026-11-20");
       views.put("valuation", "/ask?date=2026-11-20");
+      views.put(
+          "why",
+          "/papers/" + id(desk, "select id from paper where number = 'INV-2026-0242'") + "/why");
+      views.put("periods", "/prove/periods");
+      views.put("write-downs", "/handle/proposal?percent=40");
+      views.put("amend", "/drafts/" + amendment(desk));
       views.put("opening", "/opening");
       views.put("groups", "/setup/groups");
       views.forEach(
@@ -40,6 +53,18 @@ class Shots {
             page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
           });
     }
+  }
+
+  /** A bill begun anew with another price. */
+  private static long amendment(Desk desk) {
+    long bill = id(desk, "select id from paper where number = 'B-2026-0023'");
+    Draft before = desk.get(PaperText.class).read(bill, 1, PaperKind.BILL);
+    List<Map<String, String>> rows = new ArrayList<>(before.rows());
+    Map<String, String> first = new HashMap<>(rows.get(0));
+    first.put("price", "16.90");
+    rows.set(0, first);
+    return desk.get(DraftStore.class)
+        .beginAmending(bill, 1, new Draft(PaperKind.BILL, before.fields(), rows), "owner");
   }
 
   private static long id(Desk desk, String query) {

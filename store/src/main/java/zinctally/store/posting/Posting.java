@@ -198,7 +198,8 @@ public class Posting {
     } catch (CannotCost refused) {
       List<Fault> byPlace = job.mayGoShort() ? List.of() : shortages.of(job);
       if (!byPlace.isEmpty()) return Attempt.failed(byPlace);
-      return Attempt.failed(List.of(shortages.sentence(refused, itemOf(refused, job))));
+      return Attempt.failed(
+          List.of(shortages.sentence(refused, itemOf(refused, job), book.rules().coin())));
     } catch (ArithmeticException tooLarge) {
       return Attempt.failed(
           List.of(

@@ -13,11 +13,12 @@ import org.springframework.stereotype.Component;
 import zinctally.core.cost.CannotCost;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.goods.Item;
+import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.Plan;
 
-/** Says where goods would go under zero. */
+/** Says where goods would go under zero, and what else a pool refuses. */
 @Component
 class Shortages {
   private static final int CHUNK = 1000;
@@ -189,10 +190,9 @@ class Shortages {
   }
 
   /** What a pool refuses, as a sentence. */
-  Fault sentence(CannotCost refused, Item item) {
+  Fault sentence(CannotCost refused, Item item, Coin coin) {
     CostEvent event = refused.event();
     String there = item.units().say(new Quantity(Math.max(0, refused.there())));
-    String wanted = item.units().say(new Quantity(event.quantity()));
     String who =
         sql.sql(
                 "select p.number from paper p join cost_event e on e.paper_id = p.id where e.id = ?")
@@ -200,41 +200,60 @@ class Shortages {
             .query(String.class)
             .optional()
             .orElse(null);
-    return switch (refused.reason()) {
-      case SHORT ->
-          who == null
-              ? Fault.at(
-                  event.at().line(),
-                  "quantity",
-                  "There are "
-                      + there
-                      + " of "
-                      + item.name()
-                      + " on "
-                      + event.at().date()
-                      + "; this takes "
-                      + wanted
-                      + ".")
-              : Fault.whole(
-                  item.name()
-                      + " would run short: "
-                      + who
-                      + " of "
-                      + event.at().date()
-                      + " takes "
-                      + wanted
-                      + ", and only "
-                      + there
-                      + " would be left for it.");
-      default ->
-          Fault.whole(
-              item.name()
-                  + " on "
-                  + event.at().date()
-                  + (who == null ? "" : ", " + who)
-                  + ": "
-                  + refused.reason().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ')
-                  + ".");
-    };
+    if (refused.reason() == CannotCost.Reason.SHORT) return tooFew(refused, item, who);
+    String of = item.name() + " on " + event.at().date() + (who == null ? "" : " (" + who + ")");
+    String says =
+        switch (refused.reason()) {
+          case UNKNOWN_ARRIVAL -> of + ": the arrival it belongs to is not there before it.";
+          case UNKNOWN_OUT -> of + ": the sale it returns is not there before it.";
+          case RETURNS_TOO_MUCH ->
+              of + ": only " + there + " of what was sold can still come back.";
+          case BELOW_ZERO ->
+              of
+                  + ": worth would go below zero"
+                  + (refused.there() > 0
+                      ? "; only " + coin.say(refused.there()) + " is there."
+                      : ".");
+          case ABOVE_COST ->
+              of
+                  + ": goods are not written up above cost; "
+                  + (refused.there() == 0
+                      ? "nothing has been written down."
+                      : "at most " + coin.say(refused.there()) + " can be put back.");
+          case NOTHING_TO_REVALUE -> of + ": nothing would be on hand whose worth could change.";
+          case NO_TARGET -> of + ": which of them leaves must be named.";
+          case SHORT -> throw new IllegalStateException("told above");
+        };
+    return who == null ? Fault.at(event.at().line(), "item", says) : Fault.whole(says);
+  }
+
+  private static Fault tooFew(CannotCost refused, Item item, String who) {
+    CostEvent event = refused.event();
+    String there = item.units().say(new Quantity(Math.max(0, refused.there())));
+    String wanted = item.units().say(new Quantity(event.quantity()));
+    return who == null
+        ? Fault.at(
+            event.at().line(),
+            "quantity",
+            "There are "
+                + there
+                + " of "
+                + item.name()
+                + " on "
+                + event.at().date()
+                + "; this takes "
+                + wanted
+                + ".")
+        : Fault.whole(
+            item.name()
+                + " would run short: "
+                + who
+                + " of "
+                + event.at().date()
+                + " takes "
+                + wanted
+                + ", and only "
+                + there
+                + " would be left for it.");
   }
 }

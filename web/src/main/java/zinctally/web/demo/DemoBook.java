@@ -53,6 +53,7 @@ public class DemoBook {
   private final DraftStore drafts;
   private final Posting posting;
   private final Catalogues catalogues;
+  private final DemoChanges changes;
   private final JdbcClient sql;
   private final Random dice = new Random(20250901);
 
@@ -66,6 +67,7 @@ public class DemoBook {
       DraftStore drafts,
       Posting posting,
       Catalogues catalogues,
+      DemoChanges changes,
       JdbcClient sql) {
     this.books = books;
     this.people = people;
@@ -76,6 +78,7 @@ public class DemoBook {
     this.drafts = drafts;
     this.posting = posting;
     this.catalogues = catalogues;
+    this.changes = changes;
     this.sql = sql;
   }
 
@@ -108,6 +111,7 @@ public class DemoBook {
     people.add("bookkeeper", "Maren Holt", hash, Person.Role.BOOKKEEPER);
     people.add("counter", "Tobin Ash", hash, Person.Role.COUNTER);
     people.add("reader", "Sela Brandt", hash, Person.Role.READER);
+    changes.write();
     LOG.info("The demo book is written: {} papers after the opening.", papers);
   }
 
