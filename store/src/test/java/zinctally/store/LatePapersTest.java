@@ -47,11 +47,14 @@ class LatePapersTest {
         String code = codes[Math.max(0, dice.nextInt(12) - 9)];
         String quantity = String.valueOf(1 + dice.nextInt(6));
         try {
-          int what = dice.nextInt(10);
+          int what = dice.nextInt(12);
           boolean sale = dice.nextInt(5) >= 2;
           List<Long> papers = sale ? sales : bills;
           String price = sale ? "10" : dice.nextInt(900) / 100.0 + "";
-          if (what < 2 && !papers.isEmpty()) {
+          if (what > 9 && !papers.isEmpty()) {
+            related(book, dice, papers.get(dice.nextInt(papers.size())), sale);
+            changed++;
+          } else if (what < 2 && !papers.isEmpty()) {
             long paper = papers.get(dice.nextInt(papers.size()));
             if (what == 0) {
               papers.remove(paper);
@@ -84,6 +87,49 @@ class LatePapersTest {
       assertThat(book.sql().sql("select count(*) from cost_checkpoint").query(Long.class).single())
           .isPositive();
     }
+  }
+
+  /** A charge on a bill's goods, a return to its supplier, or of what an invoice sold. */
+  private static void related(FreshBook book, Random dice, long paper, boolean sale) {
+    String number =
+        book.sql()
+            .sql("select number from paper where id = ?")
+            .param(paper)
+            .query(String.class)
+            .single();
+    String item =
+        book.sql()
+            .sql(
+                "select i.code from cost_event e join item i on i.id = e.item_id"
+                    + " where e.paper_id = ? and not e.gone limit 1")
+            .param(paper)
+            .query(String.class)
+            .single();
+    String date = dateOf(book, paper).plusDays(dice.nextInt(20)).toString();
+    if (!sale && dice.nextBoolean())
+      book.post(
+          PaperKind.CHARGE,
+          Map.of(
+              "date",
+              date,
+              "supplier",
+              "Brenn Carriers",
+              "amount",
+              dice.nextInt(500) / 100.0 - 1 + "",
+              "spread",
+              dice.nextBoolean() ? "value" : "quantity"),
+          List.of(Map.of("bill", number)));
+    else
+      book.post(
+          sale ? PaperKind.CUSTOMER_RETURN : PaperKind.SUPPLIER_RETURN,
+          Map.of(
+              "date",
+              date,
+              sale ? "customer" : "supplier",
+              sale ? "Fenwick Garden" : "Orrin Joinery",
+              "place",
+              "Store"),
+          List.of(Map.of("paper", number, "item", item, "quantity", "1")));
   }
 
   private static LocalDate dateOf(FreshBook book, long paper) {

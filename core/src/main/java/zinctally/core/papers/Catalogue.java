@@ -48,6 +48,11 @@ public interface Catalogue {
    */
   record Standing(long onHand, long worth, long writtenDown) {}
 
+  /**
+   * Lines of the posted paper with this number that moved goods; none when there is no such paper.
+   */
+  List<Traded> traded(String paperNumber);
+
   /** Lines of invoices of a date or later that sold an item which moved no stock. */
   List<StartTracking.Sold> soldSince(long item, LocalDate date);
 

@@ -14,6 +14,8 @@ public final class DraftReader {
     return switch (draft.kind()) {
       case BILL, INVOICE -> TradeReader.trade(reader);
       case ADJUSTMENT -> AdjustmentReader.adjustment(reader);
+      case CHARGE -> ChargeReader.charge(reader);
+      case SUPPLIER_RETURN, CUSTOMER_RETURN -> ReturnReader.goesBack(reader);
       case WRITE_DOWN -> WriteDownReader.writeDown(reader);
       case START_TRACKING -> StartTrackingReader.startTracking(reader);
       case SUPPLIER_PAYMENT, CUSTOMER_PAYMENT -> PaymentReader.payment(reader);

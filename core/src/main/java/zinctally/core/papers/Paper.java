@@ -11,6 +11,8 @@ public sealed interface Paper
         Adjustment,
         WriteDown,
         StartTracking,
+        Charge,
+        Return,
         Payment,
         HandJournal,
         OpeningStock,

@@ -18,11 +18,13 @@ import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.OpenItem;
+import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reason;
 import zinctally.core.papers.StartTracking;
 import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.Traded;
 import zinctally.core.units.Units;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemRows;
@@ -256,6 +258,52 @@ public final class BookCatalogue implements Catalogue {
         .param("date", date)
         .query((row, n) -> new Standing(row.getLong(1), row.getLong(2), writtenDown))
         .single();
+  }
+
+  @Override
+  public List<Traded> traded(String paperNumber) {
+    record Row(long item, Traded line) {}
+    List<Row> rows =
+        sql.sql(
+                """
+                select e.id, p.kind, p.number, p.date, p.party_id, e.item_id, e.quantity,
+                  (select coalesce(sum(b.quantity), 0) from cost_event b
+                   where b.target_id = e.id and not b.gone and b.kind in ('OUT', 'BACK')
+                     and b.paper_id <> :amends) as returned,
+                  e.value + e.charges as value, l.net, t.id as rate, t.code, t.name, t.percent
+                from paper p join cost_event e on e.paper_id = p.id and not e.gone
+                join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = e.line
+                left join tax_rate t on t.id = l.tax_rate_id
+                where p.number = :number and p.state = 'POSTED' and e.kind in ('IN', 'OUT')
+                order by e.line
+                """)
+            .param("number", paperNumber.strip())
+            .param("amends", amends)
+            .query(
+                (row, n) ->
+                    new Row(
+                        row.getLong("item_id"),
+                        new Traded(
+                            row.getLong("id"),
+                            PaperKind.valueOf(row.getString("kind")),
+                            row.getString("number"),
+                            row.getObject("date", LocalDate.class),
+                            row.getLong("party_id"),
+                            null,
+                            row.getLong("quantity"),
+                            row.getLong("returned"),
+                            row.getLong("value"),
+                            row.getLong("net"),
+                            row.getLong("rate") == 0
+                                ? null
+                                : new TaxRate(
+                                    row.getLong("rate"),
+                                    row.getString("code"),
+                                    row.getString("name"),
+                                    row.getBigDecimal("percent")))))
+            .list();
+    Map<Long, Item> found = items(rows.stream().map(Row::item).distinct().toList());
+    return rows.stream().map(r -> r.line.of(found.get(r.item))).toList();
   }
 
   @Override

@@ -9,6 +9,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
+import zinctally.core.papers.Charge;
 import zinctally.core.papers.OpeningParties;
 import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Paper;
@@ -40,6 +41,17 @@ class Newcomers {
     if (paper instanceof Trade t)
       return new Trade(
           t.kind(), t.date(), t.due(), made(t.who()), t.theirNumber(), t.place(), t.lines());
+    if (paper instanceof Charge c)
+      return new Charge(
+          c.date(),
+          c.due(),
+          made(c.who()),
+          c.theirNumber(),
+          c.what(),
+          c.amount(),
+          c.tax(),
+          c.rate(),
+          c.lines());
     if (paper instanceof Payment p)
       return new Payment(
           p.kind(), p.date(), made(p.who()), p.money(), p.amount(), p.reference(), p.lines());

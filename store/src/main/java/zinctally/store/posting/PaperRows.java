@@ -12,10 +12,12 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Adjustment;
+import zinctally.core.papers.Charge;
 import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.Return;
 import zinctally.core.papers.StartTracking;
 import zinctally.core.papers.Trade;
 import zinctally.core.papers.TradeLine;
@@ -117,15 +119,36 @@ class PaperRows {
   }
 
   private static List<Object> head(Paper paper, long stock) {
-    Trade trade = paper instanceof Trade t ? t : null;
+    String reference = "";
+    LocalDate due = null;
+    Long place = null;
+    long net = paper.total();
+    long tax = 0;
+    if (paper instanceof Trade t) {
+      reference = t.theirNumber();
+      due = t.due();
+      place = t.place().id();
+      net = t.net();
+      tax = t.tax();
+    } else if (paper instanceof Charge c) {
+      reference = c.theirNumber();
+      due = c.due();
+      net = c.amount();
+      tax = c.tax();
+    } else if (paper instanceof Return r) {
+      reference = r.reference();
+      place = r.place().id();
+      net = r.net();
+      tax = r.tax();
+    }
     return Arrays.asList(
         paper.date(),
         paper.party().map(Party::id).orElse(null),
-        trade == null ? "" : trade.theirNumber(),
-        trade == null ? null : trade.due(),
-        trade == null ? null : trade.place().id(),
-        trade == null ? paper.total() : trade.net(),
-        trade == null ? 0 : trade.tax(),
+        reference,
+        due,
+        place,
+        net,
+        tax,
         paper.total(),
         stock);
   }
@@ -169,6 +192,37 @@ class PaperRows {
               l.value(),
               0L,
               null
+            });
+    } else if (paper instanceof Charge charge) {
+      for (Charge.Line l : charge.lines())
+        rows.add(
+            row(
+                id,
+                version,
+                l.row(),
+                l.arrival().item().id(),
+                null,
+                l.arrival().number(),
+                null,
+                l.share()));
+    } else if (paper instanceof Return back) {
+      for (Return.Line l : back.lines())
+        rows.add(
+            new Object[] {
+              id,
+              version,
+              l.row(),
+              l.of().item().id(),
+              null,
+              back.place().id(),
+              l.of().number(),
+              l.quantity().micros(),
+              l.unit(),
+              null,
+              BigDecimal.ZERO,
+              l.net(),
+              l.tax(),
+              l.of().rate() == null ? null : l.of().rate().id()
             });
     } else if (paper instanceof WriteDown down) {
       for (WriteDown.Line l : down.lines())

@@ -99,6 +99,26 @@ public class SetupStore {
           .update();
   }
 
+  /**
+   * Numbers of posted papers of a kind, latest first, whose own or their number holds what was
+   * typed.
+   */
+  public List<String> papers(String kind, String typed, int atMost) {
+    String like = typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    return sql.sql(
+            """
+            select p.number from paper p left join party w on w.id = p.party_id
+            where p.kind = :kind and p.state = 'POSTED'
+              and (p.number like :within or p.reference like :within or w.name like :within)
+            order by p.date desc, p.id desc limit :most
+            """)
+        .param("kind", kind)
+        .param("within", "%" + like + "%")
+        .param("most", atMost)
+        .query(String.class)
+        .list();
+  }
+
   /** Names of parties of a kind that begin with, then hold, what was typed. */
   public List<String> parties(String kind, String typed, int atMost) {
     String like = typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");

@@ -18,6 +18,8 @@ class BuyController {
           "buy",
           "Buy",
           new AreaPage.Tab("Bills", "/buy"),
+          new AreaPage.Tab("Charges", "/buy/charges"),
+          new AreaPage.Tab("Returns", "/buy/returns"),
           new AreaPage.Tab("Payments", "/buy/payments"),
           new AreaPage.Tab("Owed to suppliers", "/buy/open"));
   private final AreaPage page;
@@ -32,6 +34,21 @@ class BuyController {
         Listings.papers(
             "Bills", "No bill yet. Press n, then b, to write the first.", PaperKind.BILL);
     return page.show(TABS, bills, model, request, response, PaperKind.BILL);
+  }
+
+  @GetMapping("/buy/charges")
+  String charges(Model model, HttpServletRequest request, HttpServletResponse response) {
+    Listing charges =
+        Listings.papers(
+            "Charges", "No freight, duty or other charge on goods yet.", PaperKind.CHARGE);
+    return page.show(TABS, charges, model, request, response, PaperKind.CHARGE);
+  }
+
+  @GetMapping("/buy/returns")
+  String returns(Model model, HttpServletRequest request, HttpServletResponse response) {
+    Listing returns =
+        Listings.papers("Returns", "Nothing has gone back yet.", PaperKind.SUPPLIER_RETURN);
+    return page.show(TABS, returns, model, request, response, PaperKind.SUPPLIER_RETURN);
   }
 
   @GetMapping("/buy/payments")

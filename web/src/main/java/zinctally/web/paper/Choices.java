@@ -32,6 +32,11 @@ class Choices {
     prices.put("excluded", "without tax");
     prices.put("included", "with tax");
     lists.put("prices", prices);
+    Map<String, String> spreads = new LinkedHashMap<>();
+    spreads.put("value", "by value");
+    spreads.put("quantity", "by quantity");
+    spreads.put("hand", "by hand");
+    lists.put("spreads", spreads);
     return lists;
   }
 

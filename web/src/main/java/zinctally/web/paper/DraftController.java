@@ -49,8 +49,9 @@ public class DraftController {
     PaperKind kind = kind(slug);
     allow(who, kind);
     Map<String, String> fields = new HashMap<>(choices.defaults(kind));
-    typed(request, kind).fields().forEach(fields::put);
-    long id = drafts.begin(new Draft(kind, fields, List.of()), who.getName());
+    Draft given = typed(request, kind);
+    fields.putAll(given.fields());
+    long id = drafts.begin(new Draft(kind, fields, given.rows()), who.getName());
     return "redirect:/drafts/" + id;
   }
 

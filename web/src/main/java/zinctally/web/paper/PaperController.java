@@ -2,9 +2,13 @@ package zinctally.web.paper;
 
 import java.io.IOException;
 import java.security.Principal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -14,8 +18,10 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.server.ResponseStatusException;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.book.Catalogues;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
@@ -26,15 +32,27 @@ import zinctally.web.shell.NotThere;
 /** A posted paper: shown, printed, written again as a new draft. */
 @Controller
 class PaperController {
+  private static final Set<PaperKind> VALUED =
+      EnumSet.of(PaperKind.CHARGE, PaperKind.SUPPLIER_RETURN, PaperKind.CUSTOMER_RETURN);
   private final PaperStore papers;
   private final PaperText texts;
   private final DraftStore drafts;
+  private final Catalogues catalogues;
+  private final Clock clock;
   private final InvoicePdf pdfs;
 
-  PaperController(PaperStore papers, PaperText texts, DraftStore drafts, InvoicePdf pdfs) {
+  PaperController(
+      PaperStore papers,
+      PaperText texts,
+      DraftStore drafts,
+      Catalogues catalogues,
+      Clock clock,
+      InvoicePdf pdfs) {
     this.papers = papers;
     this.texts = texts;
     this.drafts = drafts;
+    this.catalogues = catalogues;
+    this.clock = clock;
     this.pdfs = pdfs;
   }
 
@@ -52,7 +70,42 @@ class PaperController {
         "mayCopy", May.write(who, paper.kind()) && PaperForm.of(paper.kind()) != null);
     model.addAttribute(
         "trade", paper.kind() == PaperKind.BILL || paper.kind() == PaperKind.INVOICE);
+    model.addAttribute("valued", VALUED.contains(paper.kind()));
+    model.addAttribute("mayReturn", returnKind(paper) != null && May.write(who, returnKind(paper)));
     return "paper/posted";
+  }
+
+  private static PaperKind returnKind(PostedPaper paper) {
+    if (paper.isVoid()) return null;
+    return switch (paper.kind()) {
+      case BILL -> PaperKind.SUPPLIER_RETURN;
+      case INVOICE -> PaperKind.CUSTOMER_RETURN;
+      default -> null;
+    };
+  }
+
+  /** A return of all that can still go back; lines that stay are taken out of the draft. */
+  @PostMapping("/papers/{id}/return")
+  String giveBack(@PathVariable long id, Principal who) {
+    PostedPaper paper = paper(id);
+    PaperKind kind = returnKind(paper);
+    if (kind == null || !May.write(who, kind))
+      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    List<Map<String, String>> rows =
+        catalogues.open().traded(paper.number()).stream()
+            .filter(line -> line.returnable() > 0)
+            .map(
+                line ->
+                    Map.of(
+                        "paper", paper.number(),
+                        "item", line.item().code(),
+                        "quantity", line.item().units().say(new Quantity(line.returnable()))))
+            .toList();
+    Map<String, String> fields = new HashMap<>();
+    fields.put("date", LocalDate.now(clock).toString());
+    fields.put(kind == PaperKind.SUPPLIER_RETURN ? "supplier" : "customer", paper.partyName());
+    fields.put("place", paper.place());
+    return "redirect:/drafts/" + drafts.begin(new Draft(kind, fields, rows), who.getName());
   }
 
   @PostMapping("/papers/{id}/copy")

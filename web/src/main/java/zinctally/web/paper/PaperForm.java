@@ -103,6 +103,24 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   shown("free", "Here now"),
                   shown("amount", "Value found"))),
           new PaperForm(
+              PaperKind.CHARGE,
+              List.of(
+                  suggest("supplier", "Billed by", "supplier"),
+                  field("their_number", "Their number"),
+                  date("date", "Bill date"),
+                  date("due", "Due"),
+                  field("what", "What for"),
+                  field("amount", "Amount without tax"),
+                  suggest("tax", "Tax to reclaim", "tax"),
+                  choice("spread", "Shared", "spreads")),
+              List.of(
+                  text("bill", "Bill the goods came with", "bill"),
+                  text("item", "Item, if not all", "item"),
+                  figure("share", "Share, by hand"),
+                  shown("amount", "Bears"))),
+          goesBack(PaperKind.SUPPLIER_RETURN, "supplier", "Supplier", "Out of", "Bill", "bill"),
+          goesBack(PaperKind.CUSTOMER_RETURN, "customer", "Customer", "Into", "Invoice", "invoice"),
+          new PaperForm(
               PaperKind.WRITE_DOWN,
               List.of(date("date", "Date")),
               List.of(
@@ -157,6 +175,24 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
 
   private static Map<PaperKind, PaperForm> forms(PaperForm... forms) {
     return Stream.of(forms).collect(Collectors.toMap(PaperForm::kind, f -> f));
+  }
+
+  private static PaperForm goesBack(
+      PaperKind kind, String party, String label, String place, String paper, String source) {
+    return new PaperForm(
+        kind,
+        List.of(
+            suggest(party, label, party),
+            field("reference", "Their reference"),
+            date("date", "Date"),
+            choice("place", place, "places"),
+            field("reason", "Reason")),
+        List.of(
+            text("paper", paper, source),
+            text("item", "Item", "item"),
+            figure("quantity", "Quantity"),
+            shown("free", "Here now"),
+            shown("amount", "Credit")));
   }
 
   private static PaperForm payment(

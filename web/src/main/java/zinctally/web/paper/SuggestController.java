@@ -69,6 +69,8 @@ class SuggestController {
               .limit(MOST)
               .map(a -> new Offer(a.code(), a.name(), a.code() + ", " + a.kind().words()))
               .toList();
+      case "bill" -> setup.papers("BILL", typed, MOST).stream().map(Offer::of).toList();
+      case "invoice" -> setup.papers("INVOICE", typed, MOST).stream().map(Offer::of).toList();
       case "place" -> setup.places().stream().map(Offer::of).toList();
       case "supplier" -> setup.parties("SUPPLIER", typed, MOST).stream().map(Offer::of).toList();
       case "customer" -> setup.parties("CUSTOMER", typed, MOST).stream().map(Offer::of).toList();

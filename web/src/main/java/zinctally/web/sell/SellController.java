@@ -18,6 +18,7 @@ class SellController {
           "sell",
           "Sell",
           new AreaPage.Tab("Invoices", "/sell"),
+          new AreaPage.Tab("Returns", "/sell/returns"),
           new AreaPage.Tab("Payments", "/sell/payments"),
           new AreaPage.Tab("Owed by customers", "/sell/open"));
   private final AreaPage page;
@@ -32,6 +33,13 @@ class SellController {
         Listings.papers(
             "Invoices", "No invoice yet. Press n, then i, to write the first.", PaperKind.INVOICE);
     return page.show(TABS, invoices, model, request, response, PaperKind.INVOICE);
+  }
+
+  @GetMapping("/sell/returns")
+  String returns(Model model, HttpServletRequest request, HttpServletResponse response) {
+    Listing returns =
+        Listings.papers("Returns", "Nothing has come back yet.", PaperKind.CUSTOMER_RETURN);
+    return page.show(TABS, returns, model, request, response, PaperKind.CUSTOMER_RETURN);
   }
 
   @GetMapping("/sell/payments")
