@@ -159,6 +159,50 @@ class ChangeByKeyboardTest {
     assertThat(page.textContent("main")).contains("superseded").contains("2.00");
   }
 
+  /**
+   * By hand: 10 at 6.00, 4 sold for 24.00. Carriage of 10.00 makes each 7.00: the sale costs 28.00.
+   * One comes back at 7.00; five cannot.
+   */
+  @Test
+  void late_freight_reaches_a_sale_and_one_piece_of_it_comes_back_at_that_cost() {
+    item("HEAVY", "FIFO");
+    long bill = post(PaperKind.BILL, "2026-03-01", "HEAVY", "10", "6.00");
+    long sale = post(PaperKind.INVOICE, "2026-03-10", "HEAVY", "4", "9.00");
+    page.navigate(desk.address + "/papers/" + bill);
+    page.focus("button:has-text('Charges')");
+    page.keyboard().press("Enter");
+    page.waitForURL("**/drafts/*");
+    page.focus("#supplier");
+    type("Brenn Carriers", "BC-9", "2026-04-02", "", "Carriage", "10.00");
+    page.waitForCondition(() -> page.textContent("#proof").contains(number(sale)));
+    sound();
+    assertThat(page.textContent("#proof")).contains("HEAVY, " + number(bill)).contains("+4.00");
+    page.keyboard().press("Control+Enter");
+    page.waitForURL("**/papers/*");
+    page.navigate(desk.address + "/papers/" + sale + "/why");
+    assertThat(page.textContent("main"))
+        .contains("4 for 28.00, 7.00 each")
+        .contains("+10.00 by CH-");
+    page.navigate(desk.address + "/papers/" + sale);
+    page.focus("button:has-text('Return')");
+    page.keyboard().press("Enter");
+    page.waitForURL("**/drafts/*");
+    page.fill("#date", "2026-04-10");
+    page.focus("[data-cell='rows.0.quantity']");
+    page.keyboard().press("Control+A");
+    type("5");
+    page.waitForCondition(() -> page.textContent("#proof").contains("4 of Item HEAVY"));
+    page.focus("[data-cell='rows.0.quantity']");
+    page.keyboard().press("Control+A");
+    type("1");
+    sound();
+    assertThat(page.textContent("#proof")).contains("Sales returns").contains("7.00");
+    page.keyboard().press("Control+Enter");
+    page.waitForURL("**/papers/*");
+    assertThat(page.textContent("main table")).contains("+7.00");
+    assertThat(page.textContent("#balance")).contains("in step");
+  }
+
   @Test
   void a_bill_whose_goods_are_sold_is_not_voided_and_says_which_sale_has_them() {
     item("GONE", "FIFO");

@@ -136,7 +136,8 @@ public class ListingPage {
 
   private Cell cell(Listing.Column column, Map<String, Object> row) {
     Object value = row.get(column.key());
-    String href = column.link().isEmpty() || value == null ? null : link(column.link(), row);
+    boolean named = value != null && !value.toString().isEmpty();
+    String href = column.link().isEmpty() || !named ? null : link(column.link(), row);
     if (value == null) return new Cell("", null, column.type().figure(), true, false);
     return switch (column.type()) {
       case MONEY -> {

@@ -13,11 +13,13 @@ import org.springframework.ui.Model;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.Charge;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.OpenItem;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.Return;
 import zinctally.core.papers.Trade;
 import zinctally.core.proof.Proof;
 import zinctally.core.units.Units;
@@ -100,6 +102,8 @@ class ProofPage {
         .ifPresent(
             p -> {
               if (p instanceof Trade trade) model.addAttribute("totals", totals(trade));
+              if (p instanceof Charge charge) model.addAttribute("totals", totals(charge));
+              if (p instanceof Return back) model.addAttribute("totals", totals(back));
             });
     work(proof, book, model);
   }
@@ -144,6 +148,26 @@ class ProofPage {
                         say.money(tax))));
     totals.add(new Total("Total", say.money(trade.total())));
     return totals;
+  }
+
+  /** Who bears how much of a charge. */
+  private List<Total> totals(Charge charge) {
+    List<Total> totals = new ArrayList<>();
+    for (Charge.Line line : charge.lines())
+      totals.add(
+          new Total(
+              line.arrival().item().code() + ", " + line.arrival().number(),
+              say.money(line.share())));
+    if (charge.tax() != 0) totals.add(new Total(charge.rate().name(), say.money(charge.tax())));
+    totals.add(new Total("Total", say.money(charge.total())));
+    return totals;
+  }
+
+  private List<Total> totals(Return back) {
+    return List.of(
+        new Total("Without tax", say.money(back.net())),
+        new Total("Tax", say.money(back.tax())),
+        new Total("Credit", say.money(back.total())));
   }
 
   private List<RowShown> rows(Draft draft, Reading reading, BookCatalogue book) {

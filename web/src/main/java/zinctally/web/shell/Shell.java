@@ -46,6 +46,7 @@ class Shell {
           new NewPaper(PaperKind.BILL, "b"),
           new NewPaper(PaperKind.INVOICE, "i"),
           new NewPaper(PaperKind.ADJUSTMENT, "a"),
+          new NewPaper(PaperKind.CHARGE, "c"),
           new NewPaper(PaperKind.WRITE_DOWN, "w"),
           new NewPaper(PaperKind.SUPPLIER_PAYMENT, "p"),
           new NewPaper(PaperKind.CUSTOMER_PAYMENT, "m"),
