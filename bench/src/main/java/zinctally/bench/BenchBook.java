@@ -1,5 +1,7 @@
 package zinctally.bench;
 
+import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -34,13 +36,18 @@ final class BenchBook implements AutoCloseable {
 
   /** A book that is still there for the next program. */
   static BenchBook lasting(String name) {
-    return new BenchBook(name);
+    return new BenchBook(name, false);
   }
 
   BenchBook(String name) {
+    this(name, true);
+  }
+
+  private BenchBook(String name, boolean fresh) {
     schema = "zinc_bench_" + name;
     String server =
         Objects.requireNonNull(System.getenv("ZINC_DB_SERVER"), "run this with ./zinc-tally bench");
+    if (fresh) clear(server, schema);
     context =
         new SpringApplicationBuilder(Wiring.class)
             .web(WebApplicationType.NONE)
@@ -55,6 +62,18 @@ final class BenchBook implements AutoCloseable {
                     "spring.main.banner-mode", "off"))
             .run();
     get(BookStore.class).save("Bench", Coin.of("EUR"), LocalDate.of(2026, 1, 1), false, false);
+  }
+
+  /** Drops what a run that was broken off has left. */
+  private static void clear(String server, String schema) {
+    try (var connection =
+            DriverManager.getConnection(
+                server, System.getenv("ZINC_DB_USER"), System.getenv("ZINC_DB_PASSWORD"));
+        var statement = connection.createStatement()) {
+      statement.execute("drop database if exists " + schema);
+    } catch (SQLException broken) {
+      throw new IllegalStateException(broken);
+    }
   }
 
   <T> T get(Class<T> type) {

@@ -135,7 +135,7 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
               List.of(
                   suggest("item", "Item", "item"),
                   date("date", "Kept in stock from"),
-                  suggest("account", "Other side", "account")),
+                  suggest("account", "Against, if not Opening clearing", "account")),
               List.of(
                   text("place", "Place", "place"),
                   figure("quantity", "On hand that morning"),
