@@ -11,9 +11,11 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;
+import zinctally.store.prove.TieOutStore;
 
 /** A posted paper gets a next version, or goes; what it wrote stays readable. */
 class AmendAndVoidTest {
@@ -246,5 +248,40 @@ class AmendAndVoidTest {
         });
     // five at 4.00 came, two are sold: three at 4.00 are left
     assertThat(worth("SHUT")).isEqualTo(1200);
+  }
+
+  @Test
+  void a_journal_by_hand_on_stock_is_named_until_it_is_voided() {
+    long journal =
+        book.post(
+            PaperKind.JOURNAL,
+            Map.of("date", "2026-03-05", "override", "Old report was short"),
+            List.of(
+                Map.of("account", "1400", "debit", "85"),
+                Map.of("account", "6300", "credit", "85")));
+    TieOutStore tieOut = book.get(TieOutStore.class);
+    LocalDate day = LocalDate.of(2026, 3, 31);
+    assertThat(tieOut.byHand(day, "STOCK")).hasSize(1);
+    assertThat(tieOut.byAccount(day)).anyMatch(a -> a.ledger() - a.book() == 8500);
+    book.voidOn("2026-03-05", journal);
+    assertThat(tieOut.byHand(day, "STOCK")).isEmpty();
+    assertThat(tieOut.byAccount(day)).allMatch(a -> a.ledger() == a.book());
+  }
+
+  @Test
+  void opening_stock_is_amended_and_voided_like_any_paper() throws Exception {
+    Map<LocalDate, String> before = book.figures();
+    Draft typed =
+        SheetReader.text("Code\tName\tQuantity\tUnit cost\nSMK\tSmoker\t4\t2.50\n")
+            .asOpeningStock("Store");
+    long paper =
+        book.get(Posting.class).post(book.get(DraftStore.class).begin(typed, "tester"), "tester");
+    assertThat(worth("SMK")).isEqualTo(1000);
+    List<Map<String, String>> rows =
+        List.of(Map.of("c0", "SMK", "c1", "Smoker", "c2", "5", "c3", "2.50"));
+    book.amend(paper, PaperKind.OPENING_STOCK, typed.fields(), rows);
+    assertThat(worth("SMK")).isEqualTo(1250);
+    book.voidOn("2026-01-01", paper);
+    assertThat(book.figures()).isEqualTo(before);
   }
 }

@@ -37,7 +37,7 @@ public class OpeningStore {
               select i.group_id, sum(l.net) as explained from paper p
               join paper_line l on l.paper_id = p.id and l.version = p.version
               join item i on i.id = l.item_id
-              where p.kind = 'OPENING_STOCK' group by i.group_id) x on x.group_id = g.id
+              where p.kind = 'OPENING_STOCK' and p.state = 'POSTED' group by i.group_id) x on x.group_id = g.id
             order by g.name
             """)
         .query(
@@ -114,11 +114,11 @@ public class OpeningStore {
         new Step(
             "Bring in opening stock",
             "/opening",
-            exists("select 1 from paper where kind = 'OPENING_STOCK'")),
+            exists("select 1 from paper where kind = 'OPENING_STOCK' and state = 'POSTED'")),
         new Step(
             "Enter opening balances",
             "/opening",
-            exists("select 1 from paper where kind = 'OPENING_BALANCES'")));
+            exists("select 1 from paper where kind = 'OPENING_BALANCES' and state = 'POSTED'")));
   }
 
   private boolean exists(String query) {
@@ -130,7 +130,7 @@ public class OpeningStore {
 
   public List<Posted> posted() {
     return sql.sql(
-            "select id, number, kind, total from paper where kind like 'OPENING%' order by id")
+            "select id, number, kind, total from paper where kind like 'OPENING%' and state = 'POSTED' order by id")
         .query(
             (row, n) ->
                 new Posted(row.getLong(1), row.getString(2), row.getString(3), row.getLong(4)))
