@@ -6,8 +6,7 @@ alter table draft
   add index draft_amending (amends, paper_id);
 
 alter table paper_version
-  add column what varchar(10) not null default 'posted' comment 'posted, amended or voided',
-  add column why varchar(500) not null default '';
+  add column what varchar(10) not null default 'posted' comment 'posted or amended';
 
 alter table cost_event
   add column gone boolean not null default false comment 'no longer part of the pool: voided or amended away';

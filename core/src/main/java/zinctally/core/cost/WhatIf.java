@@ -12,11 +12,11 @@ import java.util.List;
  */
 public record WhatIf(long costOut, long worth, int skipped) {
   /**
+   * @param pool the item's, before its first event, under the method to compare
    * @param events all events of one item, in event order
    * @throws CannotCost when an event other than a revaluation cannot be where it stands
    */
-  public static WhatIf of(Method method, List<Booked> events) {
-    Pool pool = new Pool(method, PoolState.EMPTY, true, Past.NONE, Trace.SILENT);
+  public static WhatIf of(Pool pool, List<Booked> events) {
     java.util.Map<Long, Long> outs = new java.util.HashMap<>();
     long back = 0;
     int skipped = 0;

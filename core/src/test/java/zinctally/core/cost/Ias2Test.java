@@ -73,7 +73,8 @@ class Ias2Test {
     Recost recost = story.by(method);
     assertThat(Story.costOfOuts(recost)).isEqualTo(cost);
     assertThat(recost.end().worth()).isEqualTo(left);
-    assertThat(WhatIf.of(method, story.fresh())).isEqualTo(new WhatIf(cost, left, 0));
+    Pool pool = new Pool(method, PoolState.EMPTY, true, Past.NONE, Trace.SILENT);
+    assertThat(WhatIf.of(pool, story.fresh())).isEqualTo(new WhatIf(cost, left, 0));
   }
 
   /**

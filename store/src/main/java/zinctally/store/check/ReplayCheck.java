@@ -9,7 +9,6 @@ import org.springframework.stereotype.Component;
 import zinctally.core.cost.Booked;
 import zinctally.core.cost.CannotCost;
 import zinctally.core.cost.Method;
-import zinctally.core.cost.Past;
 import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
@@ -50,10 +49,13 @@ class ReplayCheck {
         faults.size());
   }
 
+  private Pool fromTheStart(Pooled item) {
+    return pools.pool(item.item, item.method, PoolHead.empty(item.item), true, Trace.SILENT);
+  }
+
   private void check(Pooled item, List<String> faults) {
     List<Booked> events = pools.eventsAfter(item.item, null);
-    Pool pool = new Pool(item.method, PoolState.EMPTY, true, Past.NONE, Trace.SILENT);
-    pools.standardCost(item.item).ifPresent(c -> pool.withStandardCost(c.micros(), c.value()));
+    Pool pool = fromTheStart(item);
     Recost recost;
     try {
       recost = Recost.of(pool, List.of(), events, 0);
@@ -81,8 +83,7 @@ class ReplayCheck {
     Map<Position, PoolState> kept = new HashMap<>();
     pools.checkpoints(item.item).forEach(c -> kept.put(c.last(), c.state()));
     if (kept.isEmpty()) return;
-    Pool pool = new Pool(item.method, PoolState.EMPTY, true, Past.NONE, Trace.SILENT);
-    pools.standardCost(item.item).ifPresent(c -> pool.withStandardCost(c.micros(), c.value()));
+    Pool pool = fromTheStart(item);
     for (Booked booked : events) {
       pool.apply(booked.event(), booked.charges());
       PoolState state = kept.remove(booked.event().at());

@@ -10,7 +10,8 @@ import zinctally.core.cost.Position;
  * @param sinceCheckpoint events worked since the latest checkpoint
  */
 public record PoolHead(long item, PoolState state, Position last, int sinceCheckpoint) {
-  static PoolHead empty(long item) {
+  /** Before the first event. */
+  public static PoolHead empty(long item) {
     return new PoolHead(item, PoolState.EMPTY, null, 0);
   }
 }

@@ -15,9 +15,12 @@ import org.springframework.stereotype.Repository;
 import zinctally.core.cost.Booked;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.EventKind;
+import zinctally.core.cost.Method;
 import zinctally.core.cost.Past;
+import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
+import zinctally.core.cost.Trace;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
@@ -148,8 +151,15 @@ public class PoolStore {
         .list();
   }
 
+  /** An item's pool, ready to go on from a state; with the cost to assume if it may go short. */
+  public Pool pool(long item, Method method, PoolHead start, boolean mayGoShort, Trace trace) {
+    Pool pool = new Pool(method, start.state(), mayGoShort, past(item, start.last()), trace);
+    if (mayGoShort) standardCost(item).ifPresent(c -> pool.withStandardCost(c.micros(), c.value()));
+    return pool;
+  }
+
   /** What to assume goods cost that were never received: a value for a quantity. */
-  public Optional<Catalogue.LatestCost> standardCost(long item) {
+  private Optional<Catalogue.LatestCost> standardCost(long item) {
     return sql.sql(
             "select i.standard_cost, b.currency from item i, book b"
                 + " where i.id = ? and i.standard_cost is not null")

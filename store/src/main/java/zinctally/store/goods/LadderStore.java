@@ -59,11 +59,11 @@ public class LadderStore {
         .layers()
         .forEach(l -> arrivals.put(l.arrival(), new long[] {l.quantity(), l.value(), 0}));
     Pool pool =
-        new Pool(
+        pools.pool(
+            item,
             method,
-            start.state(),
+            start,
             true,
-            pools.past(item, start.last()),
             (out, arrival, quantity, value) ->
                 taken
                     .computeIfAbsent(arrival, k -> new ArrayList<>())

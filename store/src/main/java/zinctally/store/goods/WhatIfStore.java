@@ -8,7 +8,9 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.cost.Booked;
 import zinctally.core.cost.Method;
+import zinctally.core.cost.Trace;
 import zinctally.core.cost.WhatIf;
+import zinctally.store.cost.PoolHead;
 import zinctally.store.cost.PoolStore;
 
 /** The book's history under other methods. */
@@ -52,7 +54,8 @@ public class WhatIfStore {
       worked += events.size();
       done.add(item);
       for (Method method : METHODS) {
-        WhatIf outcome = WhatIf.of(method, events);
+        WhatIf outcome =
+            WhatIf.of(pools.pool(item, method, PoolHead.empty(item), true, Trace.SILENT), events);
         sums.get(method)[0] = Math.addExact(sums.get(method)[0], outcome.costOut());
         sums.get(method)[1] = Math.addExact(sums.get(method)[1], outcome.worth());
       }

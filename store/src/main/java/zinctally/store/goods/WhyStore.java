@@ -112,15 +112,14 @@ public class WhyStore {
     PoolHead start = pools.stateBefore(item, at);
     List<Drew> drew = new ArrayList<>();
     Pool pool =
-        new Pool(
+        pools.pool(
+            item,
             method,
-            start.state(),
+            start,
             true,
-            pools.past(item, start.last()),
             (taker, arrival, quantity, value) -> {
               if (taker == event) drew.add(new Drew(arrival, quantity, value));
             });
-    pools.standardCost(item).ifPresent(c -> pool.withStandardCost(c.micros(), c.value()));
     PoolState before = start.state();
     List<Booked> arrivals = new ArrayList<>();
     boolean done = false;

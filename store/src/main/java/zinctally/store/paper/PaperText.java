@@ -2,6 +2,7 @@ package zinctally.store.paper;
 
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.Draft;
@@ -20,17 +21,11 @@ public class PaperText {
    * @param what posted or amended
    */
   public void write(
-      long paper,
-      int version,
-      Draft draft,
-      String what,
-      String why,
-      LocalDateTime at,
-      String login) {
+      long paper, int version, Draft draft, String what, LocalDateTime at, String login) {
     sql.sql(
-            "insert into paper_version (paper_id, version, text, posted_at, posted_by, what, why)"
-                + " values (?, ?, ?, ?, ?, ?, ?)")
-        .params(paper, version, DraftText.write(draft), at, login, what, why)
+            "insert into paper_version (paper_id, version, text, posted_at, posted_by, what)"
+                + " values (?, ?, ?, ?, ?, ?)")
+        .params(paper, version, DraftText.write(draft), at, login, what)
         .update();
   }
 
@@ -50,6 +45,23 @@ public class PaperText {
 
   public Version version(long paper, int version) {
     return versions(paper).stream().filter(v -> v.version() == version).findFirst().orElseThrow();
+  }
+
+  /** When a paper was voided, by whom, and on which day and why; empty when it was not. */
+  public record Voiding(LocalDateTime at, String by, String note) {}
+
+  public Optional<Voiding> voiding(long paper) {
+    return sql.sql(
+            """
+            select at, login, after_text from audit
+            where subject = 'paper' and subject_id = ? and what like 'voided %'
+            """)
+        .param(paper)
+        .query(
+            (row, n) ->
+                new Voiding(
+                    row.getObject(1, LocalDateTime.class), row.getString(2), row.getString(3)))
+        .optional();
   }
 
   /** All versions of a paper, the first first. */

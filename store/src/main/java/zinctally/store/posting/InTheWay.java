@@ -47,7 +47,12 @@ class InTheWay {
       faults.add(
           new Fault(
               "date",
-              "A paper of " + paper.date() + " cannot be voided before that; on is " + on + "."));
+              paper.number()
+                  + " is of "
+                  + paper.date()
+                  + "; it cannot be voided before that, on "
+                  + on
+                  + "."));
     else if (on.isBefore(rules.firstOpenDay()))
       faults.add(
           new Fault(

@@ -11,14 +11,18 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
+import zinctally.core.goods.Item;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.Adjustment;
 import zinctally.core.papers.Charge;
 import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.Place;
 import zinctally.core.papers.Return;
 import zinctally.core.papers.StartTracking;
+import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.Trade;
 import zinctally.core.papers.TradeLine;
 import zinctally.core.papers.WriteDown;
@@ -174,89 +178,24 @@ class PaperRows {
               l.tax(),
               l.rate() == null ? null : l.rate().id()
             });
-    } else if (paper instanceof Adjustment adjustment) {
-      for (Adjustment.Line l : adjustment.lines())
+    } else {
+      for (Goods l : goods(paper))
         rows.add(
             new Object[] {
               id,
               version,
-              l.row(),
-              l.item().id(),
-              l.reason().account(),
-              adjustment.place().id(),
-              l.reason().name() + (l.memo().isEmpty() ? "" : ": " + l.memo()),
-              l.quantity().micros(),
-              l.unit(),
-              null,
-              BigDecimal.ZERO,
-              l.value(),
-              0L,
-              null
-            });
-    } else if (paper instanceof Charge charge) {
-      for (Charge.Line l : charge.lines())
-        rows.add(
-            row(
-                id,
-                version,
-                l.row(),
-                l.arrival().item().id(),
-                null,
-                l.arrival().number(),
-                null,
-                l.share()));
-    } else if (paper instanceof Return back) {
-      for (Return.Line l : back.lines())
-        rows.add(
-            new Object[] {
-              id,
-              version,
-              l.row(),
-              l.of().item().id(),
-              null,
-              back.place().id(),
-              l.of().number(),
-              l.quantity().micros(),
+              l.line(),
+              l.item(),
+              l.account(),
+              l.place(),
+              l.wording(),
+              l.quantity(),
               l.unit(),
               null,
               BigDecimal.ZERO,
               l.net(),
               l.tax(),
-              l.of().rate() == null ? null : l.of().rate().id()
-            });
-    } else if (paper instanceof WriteDown down) {
-      for (WriteDown.Line l : down.lines())
-        rows.add(row(id, version, l.row(), l.item().id(), null, l.memo(), null, l.change()));
-    } else if (paper instanceof StartTracking start) {
-      for (StartTracking.Line l : start.lines())
-        rows.add(
-            row(
-                id,
-                version,
-                l.row(),
-                start.item().id(),
-                l.place().id(),
-                "",
-                l.quantity().micros(),
-                l.value()));
-    } else if (paper instanceof OpeningStock opening) {
-      for (OpeningStock.Line l : opening.lines())
-        rows.add(
-            new Object[] {
-              id,
-              version,
-              l.row(),
-              l.item().id(),
-              null,
-              l.place().id(),
-              "",
-              l.quantity().micros(),
-              l.item().units().base().sign(),
-              null,
-              BigDecimal.ZERO,
-              l.value(),
-              0L,
-              null
+              l.rate() == null ? null : l.rate().id()
             });
     }
     jdbc.batchUpdate(
@@ -266,30 +205,101 @@ class PaperRows {
         rows);
   }
 
-  private static Object[] row(
-      long paper,
-      int version,
+  /** A line that speaks of goods and bears no price of its own. */
+  private record Goods(
       int line,
       long item,
+      Long account,
       Long place,
       String wording,
       Long quantity,
-      long net) {
-    return new Object[] {
-      paper,
-      version,
-      line,
-      item,
-      null,
-      place,
-      wording,
-      quantity,
-      "",
-      null,
-      BigDecimal.ZERO,
-      net,
-      0L,
-      null
-    };
+      String unit,
+      long net,
+      long tax,
+      TaxRate rate) {
+    Goods(
+        int line,
+        Item item,
+        Place place,
+        String wording,
+        Quantity quantity,
+        String unit,
+        long net) {
+      this(
+          line,
+          item.id(),
+          null,
+          place == null ? null : place.id(),
+          wording,
+          quantity == null ? null : quantity.micros(),
+          unit,
+          net,
+          0,
+          null);
+    }
+  }
+
+  private static List<Goods> goods(Paper paper) {
+    if (paper instanceof Adjustment a)
+      return a.lines().stream()
+          .map(
+              l ->
+                  new Goods(
+                      l.row(),
+                      l.item().id(),
+                      l.reason().account(),
+                      a.place().id(),
+                      l.reason().name() + (l.memo().isEmpty() ? "" : ": " + l.memo()),
+                      l.quantity().micros(),
+                      l.unit(),
+                      l.value(),
+                      0,
+                      null))
+          .toList();
+    if (paper instanceof Return r)
+      return r.lines().stream()
+          .map(
+              l ->
+                  new Goods(
+                      l.row(),
+                      l.of().item().id(),
+                      null,
+                      r.place().id(),
+                      l.of().number(),
+                      l.quantity().micros(),
+                      l.unit(),
+                      l.net(),
+                      l.tax(),
+                      l.of().rate()))
+          .toList();
+    if (paper instanceof Charge c)
+      return c.lines().stream()
+          .map(
+              l ->
+                  new Goods(
+                      l.row(), l.arrival().item(), null, l.arrival().number(), null, "", l.share()))
+          .toList();
+    if (paper instanceof WriteDown w)
+      return w.lines().stream()
+          .map(l -> new Goods(l.row(), l.item(), null, l.memo(), null, "", l.change()))
+          .toList();
+    if (paper instanceof StartTracking s)
+      return s.lines().stream()
+          .map(l -> new Goods(l.row(), s.item(), l.place(), "", l.quantity(), "", l.value()))
+          .toList();
+    if (paper instanceof OpeningStock o)
+      return o.lines().stream()
+          .map(
+              l ->
+                  new Goods(
+                      l.row(),
+                      l.item(),
+                      l.place(),
+                      "",
+                      l.quantity(),
+                      l.item().units().base().sign(),
+                      l.value()))
+          .toList();
+    return List.of();
   }
 }

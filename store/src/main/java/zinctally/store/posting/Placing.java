@@ -29,6 +29,7 @@ final class Placing {
 
   private final TreeMap<Long, List<Placed>> added = new TreeMap<>();
   private final Map<Long, List<Undo.Old>> undone = new HashMap<>();
+  private final Map<Long, List<Undo.Entry>> entries = new HashMap<>();
   private final Set<Long> undoneIds = new HashSet<>();
   private final Set<Long> kept = new HashSet<>();
   private final Map<Long, Long> charges = new HashMap<>();
@@ -38,6 +39,8 @@ final class Placing {
 
   static Placing of(Worker.Job job, IntFunction<List<Long>> newIds, PoolStore pools) {
     Placing placing = new Placing();
+    for (Undo.Entry entry : job.undo().entries())
+      placing.entries.computeIfAbsent(entry.event(), e -> new ArrayList<>()).add(entry);
     for (Undo.Old old : job.undo().events()) {
       placing.undone.computeIfAbsent(old.item(), i -> new ArrayList<>()).add(old);
       placing.undoneIds.add(old.event().id());
@@ -76,14 +79,19 @@ final class Placing {
   /** The same item and kind, on the same line if there is one, else in the order of the lines. */
   private Map<Plan.Event, Undo.Old> matches(List<Plan.Event> planned) {
     Map<Plan.Event, Undo.Old> matches = new java.util.IdentityHashMap<>();
+    Set<Long> taken = new HashSet<>();
     for (boolean sameLine : new boolean[] {true, false})
       for (Plan.Event event : planned) {
         if (matches.containsKey(event)) continue;
         undone.getOrDefault(event.item(), List.of()).stream()
-            .filter(old -> !matches.containsValue(old) && old.event().kind() == event.kind())
+            .filter(old -> !taken.contains(old.event().id()) && old.event().kind() == event.kind())
             .filter(old -> !sameLine || old.event().at().line() == event.line())
             .findFirst()
-            .ifPresent(old -> matches.put(event, old));
+            .ifPresent(
+                old -> {
+                  matches.put(event, old);
+                  taken.add(old.event().id());
+                });
       }
     return matches;
   }
@@ -110,6 +118,11 @@ final class Placing {
 
   List<Undo.Old> undone(long item) {
     return undone.getOrDefault(item, List.of());
+  }
+
+  /** What the stock book has of an event of the earlier version. */
+  List<Undo.Entry> entries(Undo.Old old) {
+    return entries.getOrDefault(old.event().id(), List.of());
   }
 
   boolean isUndone(long event) {

@@ -288,7 +288,7 @@ public class Posting {
             .orElseGet(() -> rows.add(paper, number, sequence, stock, now, login));
     if (before.isPresent()) rows.amend(paperId, version, paper, stock);
     String what = before.isPresent() ? "amended" : "posted";
-    texts.write(paperId, version, saved.draft(), what, "", now, login);
+    texts.write(paperId, version, saved.draft(), what, now, login);
     rows.lines(paper, paperId, version);
     reached.accept(40);
     write(worked, job, paperId, version, reached);

@@ -124,16 +124,15 @@ class Worker {
       else all.later.add(new Proof.Later(event, item, change.difference(), date));
     }
     for (Undo.Old old : placing.undone(item))
-      for (Undo.Entry entry : job.undo.entries())
-        if (entry.event() == old.event().id())
-          all.undone.add(
-              new Proof.StockEntry(
-                  old.event(),
-                  item,
-                  job.undo.on(entry.date()),
-                  -entry.quantity(),
-                  -entry.value(),
-                  old.contra()));
+      for (Undo.Entry entry : placing.entries(old))
+        all.undone.add(
+            new Proof.StockEntry(
+                old.event(),
+                item,
+                job.undo.on(entry.date()),
+                -entry.quantity(),
+                -entry.value(),
+                old.contra()));
     PoolState before = head.state();
     List<Proof.Draw> draws =
         added.stream()
@@ -202,19 +201,16 @@ class Worker {
     events.sort(Comparator.comparing(b -> b.event().at()));
     List<Booked> earlier =
         pools.events(start.state().uncovered().stream().map(Uncovered::out).toList());
-    boolean short_ = job.mayGoShort || run.wasShort;
     Pool pool =
-        new Pool(
+        pools.pool(
+            item.id(),
             item.method(),
-            start.state(),
-            short_,
-            pools.past(item.id(), start.last()),
+            start,
+            job.mayGoShort || run.wasShort,
             (out, arrival, quantity, value) ->
                 run.draws
                     .computeIfAbsent(out, k -> new ArrayList<>())
                     .add(new Proof.Draw(arrival, quantity, value)));
-    if (short_)
-      pools.standardCost(item.id()).ifPresent(c -> pool.withStandardCost(c.micros(), c.value()));
     run.recost = Recost.of(pool, earlier, events, start.sinceCheckpoint());
     run.from = start.last();
     run.last = events.isEmpty() ? start.last() : events.get(events.size() - 1).event().at();

@@ -205,7 +205,7 @@ class ProofPage {
                       facts.unit(),
                       say.money(facts.amount()),
                       here,
-                      item == null ? "" : usualPrice(draft.kind(), item, facts.unit())));
+                      item == null ? "" : usualPrice(draft.kind(), item, facts.unit(), book)));
             });
     return shown;
   }
@@ -214,7 +214,7 @@ class ProofPage {
    * What a price cell left empty is offered: the first price list's, or the latest cost, for the
    * unit shown.
    */
-  private String usualPrice(PaperKind kind, Item item, String unit) {
+  private String usualPrice(PaperKind kind, Item item, String unit, BookCatalogue book) {
     Quantity size =
         item.units().shown().stream()
             .filter(u -> u.sign().equals(unit))
@@ -228,9 +228,7 @@ class ProofPage {
               .map(p -> p.multiply(size.decimal()).stripTrailingZeros().toPlainString())
               .orElse("");
       case BILL ->
-          catalogues
-              .open()
-              .latestCost(item.id())
+          book.latestCost(item.id())
               .map(c -> say.each(c.value(), c.micros(), size.micros()))
               .orElse("");
       default -> "";
