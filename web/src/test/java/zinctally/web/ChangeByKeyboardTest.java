@@ -131,6 +131,7 @@ class ChangeByKeyboardTest {
     page.keyboard().press("Control+Enter");
     page.waitForURL(bill);
     assertThat(page.textContent("main h1")).contains("void");
+    assertThat(page.textContent("main")).contains("Voided on 2026-03-20. By owner");
     page.navigate(desk.address + "/papers/" + sale);
     assertThat(page.textContent(".proof")).contains("8.00");
     assertThat(desk.get(BalanceStore.class).now()).isEqualTo(before);
@@ -201,6 +202,23 @@ class ChangeByKeyboardTest {
     page.waitForURL("**/papers/*");
     assertThat(page.textContent("main table")).contains("+7.00");
     assertThat(page.textContent("#balance")).contains("in step");
+  }
+
+  @Test
+  void the_proof_of_a_void_is_shown_for_another_day_before_anything_is_done() {
+    item("DAY", "FIFO");
+    long bill = post(PaperKind.BILL, "2026-03-01", "DAY", "5", "2.00");
+    page.navigate(desk.address + "/papers/" + bill + "/void");
+    page.fill("#on", "2026-02-28");
+    page.keyboard().press("Enter");
+    page.waitForCondition(
+        () -> page.textContent("#proof").contains("cannot be voided before that"));
+    page.fill("#on", "2026-04-01");
+    page.keyboard().press("Enter");
+    page.waitForCondition(() -> page.textContent("#proof").contains("2026-04-01"));
+    assertThat(page.url()).doesNotContain("csrf");
+    page.navigate(desk.address + "/papers/" + bill);
+    assertThat(page.textContent("main h1")).doesNotContain("void");
   }
 
   @Test

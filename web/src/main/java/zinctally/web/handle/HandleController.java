@@ -26,6 +26,7 @@ import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listings;
 import zinctally.store.paper.DraftStore;
 import zinctally.web.listing.AreaPage;
+import zinctally.web.listing.ListingPage;
 import zinctally.web.shell.May;
 
 /** What happens to goods between buying and selling. */
@@ -40,14 +41,21 @@ class HandleController {
           new AreaPage.Tab("Write-downs to propose", "/handle/proposal"));
   private static final int MOST = 1000;
   private final AreaPage page;
+  private final ListingPage lists;
   private final ItemStore items;
   private final DraftStore drafts;
   private final BookStore books;
   private final Clock clock;
 
   HandleController(
-      AreaPage page, ItemStore items, DraftStore drafts, BookStore books, Clock clock) {
+      AreaPage page,
+      ListingPage lists,
+      ItemStore items,
+      DraftStore drafts,
+      BookStore books,
+      Clock clock) {
     this.page = page;
+    this.lists = lists;
     this.items = items;
     this.drafts = drafts;
     this.books = books;
@@ -83,8 +91,14 @@ class HandleController {
       HttpServletResponse response) {
     BigDecimal toSell = percent(percent, model);
     model.addAttribute("percent", toSell.toPlainString());
-    return page.show(
-        TABS, Listings.writeDowns(toSell, books.book().coin()), model, request, response);
+    model.addAttribute("tabs", TABS);
+    model.addAttribute("path", request.getRequestURI());
+    return lists.show(
+        Listings.writeDowns(toSell, books.book().coin()),
+        "handle/proposal",
+        model,
+        request,
+        response);
   }
 
   private static BigDecimal percent(String typed, Model model) {

@@ -122,12 +122,14 @@ class AmendController {
       @PathVariable long id,
       @RequestParam(defaultValue = "") String on,
       @RequestParam(defaultValue = "") String why,
+      @RequestParam(required = false) String show,
       Model model,
       Principal who,
       RedirectAttributes after) {
     PostedPaper paper = changeable(id, who);
     Optional<LocalDate> day = day(on, usualDay(paper));
-    if (day.isEmpty() || why.length() > 400) return askVoid(id, on, why, model, who);
+    if (show != null || day.isEmpty() || why.length() > 400)
+      return askVoid(id, on, why, model, who);
     try {
       posting.voidPaper(id, day.get(), why.strip(), who.getName());
     } catch (Refused refused) {

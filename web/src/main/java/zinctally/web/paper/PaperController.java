@@ -65,6 +65,7 @@ class PaperController {
     PostedPaper paper = paper(id);
     model.addAttribute("paper", paper);
     model.addAttribute("versions", texts.versions(id));
+    model.addAttribute("voiding", texts.voiding(id).orElse(null));
     model.addAttribute("mayChange", May.write(who, paper.kind()) && !paper.isVoid());
     model.addAttribute(
         "mayCopy", May.write(who, paper.kind()) && PaperForm.of(paper.kind()) != null);
