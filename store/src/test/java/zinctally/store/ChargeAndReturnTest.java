@@ -137,7 +137,7 @@ class ChargeAndReturnTest {
     String bill = number(book.bill("2026-02-01", "CHEAP", "10", "1.00"));
     assertThatThrownBy(() -> charge("2026-02-05", "5", "value", "B-1999-0001"))
         .isInstanceOf(Refused.class)
-        .hasMessageContaining("No bill \"B-1999-0001\" with goods");
+        .hasMessageContaining("No bill or receipt \"B-1999-0001\" with goods");
     assertThatThrownBy(() -> charge("2026-01-31", "5", "value", bill))
         .hasMessageContaining("cannot come before its goods");
     assertThatThrownBy(() -> charge("2026-02-05", "-10.01", "value", bill))

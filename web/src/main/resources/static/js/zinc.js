@@ -114,6 +114,7 @@
   // --- filters take the exports along -----------------------------------------------------------
   document.addEventListener("input", (e) => {
     if (e.target.name !== "filter") return;
+    all("[data-filter]").forEach((f) => { f.value = e.target.value; });
     all("[data-export]").forEach((a) => {
       const to = new URL(a.href);
       to.searchParams.set("filter", e.target.value);
@@ -129,8 +130,17 @@
   let offered = null;
   let offeredFor = ""; // offers for letters typed since are not taken
 
-  const cells = () => all("input:not([type=hidden]):not([type=checkbox]),select", paper).filter((i) => !i.closest("thead"));
+  const cells = () => all("input:not([type=hidden]):not([type=checkbox]),select", paper).filter((i) => !i.closest("thead") && i.offsetParent);
   const go = (input, step) => {
+    const row = input.closest("tbody tr");
+    const numbers = row && $("[data-col=numbers]", row);
+    if (numbers && numbers.offsetParent && step > 0) {
+      // which of them is asked once it is known how many
+      const quantity = $("[data-col=quantity]", row);
+      if (input.dataset.col === "item") return quantity.focus();
+      if (input === quantity) { numbers.focus(); return numbers.select(); }
+      if (input === numbers) input = quantity;
+    }
     const list = cells();
     const next = list[list.indexOf(input) + step];
     if (next) { next.focus(); next.select && next.select(); }
@@ -184,6 +194,11 @@
         if (option) input.setAttribute("aria-activedescendant", option.id);
       } else if (input.dataset.col) goRow(input, step);
       else if (input.dataset.suggest) suggest(input, true);
+    } else if (e.key === "Enter" && input.dataset.col === "numbers" && !e.shiftKey && !e.ctrlKey && !e.metaKey && /[^,;\s]\s*$/.test(input.value) && !input.dataset.all) {
+      // a scanner ends each number with Enter; a second Enter goes on
+      e.preventDefault();
+      input.value = input.value.trimEnd() + ", ";
+      saveNow();
     } else if (e.key === "Enter" && !e.ctrlKey && !e.metaKey) {
       e.preventDefault();
       if (open && chosen(offers)) take(chosen(offers));
@@ -206,7 +221,11 @@
     if (!input.dataset || !input.dataset.col || !/[\t\n]/.test(text.trimEnd())) return;
     e.preventDefault();
     let row = input.closest("tr");
-    const columns = all("input", row).map((i) => i.dataset.col);
+    if (input.dataset.col === "numbers") {
+      input.value = [input.value.trim().replace(/[,;]$/, ""), ...text.split(/[\s,;]+/)].filter(Boolean).join(", ");
+      return saveNow();
+    }
+    const columns = all("input", row).map((i) => i.dataset.col).filter((c) => c !== "numbers");
     const from = columns.indexOf(input.dataset.col);
     for (const line of text.replace(/\r/g, "").trimEnd().split("\n")) {
       line.split("\t").forEach((value, i) => {
@@ -271,9 +290,26 @@
     $("[data-col=paper]", row).value = pay.dataset.pay;
     $("[data-col=amount]", row).value = pay.dataset.open;
     const amount = $("#amount");
-    const sum = all("[data-col=amount]", table).reduce((s, i) => s + Math.round(Number(i.value.replace(/,/g, "") || 0) * 1000), 0);
+    const credits = all("[data-pay][data-credit]").map((b) => b.dataset.pay);
+    const sum = all("[data-col=amount]", table).reduce((s, i) => s
+      + (credits.includes($("[data-col=paper]", i.closest("tr")).value) ? -1 : 1) * Math.round(Number(i.value.replace(/,/g, "") || 0) * 1000), 0);
     if (amount && !amount.dataset.own) amount.value = String(sum / 1000);
     saveNow();
+  });
+  // what is unusual and right is answered once, for exactly what was asked
+  document.addEventListener("click", (e) => {
+    const agree = e.target.closest("[data-agree]");
+    if (!agree) return;
+    const agreed = $("#agreed");
+    agreed.value = `${agreed.value} ${agree.dataset.agree}`.trim();
+    saveNow();
+    const back = cells().find((c) => c.getAttribute("aria-invalid")) || cells()[0];
+    if (back) back.focus();
+  });
+  document.addEventListener("keydown", (e) => {
+    if (!e.altKey || e.ctrlKey || e.metaKey) return;
+    const button = e.code === "KeyA" ? $("#proof .take") : e.code === "KeyY" ? $("#proof [data-agree]") : null;
+    if (button) { e.preventDefault(); button.click(); }
   });
   const amount = $("#amount");
   if (amount) amount.addEventListener("input", () => { amount.dataset.own = amount.value ? "1" : ""; });
@@ -287,12 +323,19 @@
     if (keptText && at) keptText.textContent = at.textContent;
     let filled = false;
     all("[data-shown]", paper).forEach((o) => { o.textContent = ""; });
+    all(".numbers", paper).forEach((n) => { if (n !== document.activeElement.closest(".numbers")) n.hidden = !$("input", n).value; });
     all("data[data-line]", proof).forEach((d) => {
       const row = $(`tr[data-row="${d.dataset.line}"]`, table);
       if (!row) return;
-      for (const what of ["name", "amount", "free"]) {
+      for (const what of ["name", "amount", "free", "given", "awaited"]) {
         const to = $(`[data-shown=${what}]`, row);
         if (to) to.textContent = d.dataset[what] || "";
+      }
+      const numbers = $("[data-col=numbers]", row);
+      if (numbers) {
+        numbers.closest(".numbers").hidden = !d.dataset.tracked && !numbers.value;
+        const given = /^(.*) of (.*) given$/.exec(d.dataset.given || "");
+        numbers.dataset.all = given && given[1] === given[2] ? "1" : "";
       }
       const price = $("[data-col=price]", row);
       if (price && !price.value && d.dataset.price && !price.dataset.own) {
@@ -311,7 +354,7 @@
       const says = $(`[data-fault="${f.dataset.for}"]`, paper);
       if (!says) return;
       says.id = "fault-" + f.dataset.for.replace(/\W/g, "-");
-      says.textContent = f.lastElementChild.textContent;
+      says.textContent = $("span", f).textContent;
       says.hidden = false;
       cell.setAttribute("aria-describedby", says.id);
     });
@@ -346,7 +389,9 @@
   });
   document.addEventListener("htmx:sendError", () => { const k = $("#kept"); if (k) k.textContent = "not kept: the server does not answer"; });
   place();
-  const first = cells().find((c) => !c.value);
-  if (first && !asked) first.focus();
+  const at = new URLSearchParams(location.search).get("at");
+  const taken = at !== null && $(`[data-cell="rows.${Number(at)}.quantity"]`, paper);
+  const first = taken || cells().find((c) => !c.value);
+  if (first && !asked) { first.focus(); if (taken) first.select(); }
   else { const bad = $("[aria-invalid=true]", paper); if (bad) bad.focus(); }
 })();

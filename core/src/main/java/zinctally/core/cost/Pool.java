@@ -249,7 +249,10 @@ public final class Pool {
           event, Reason.RETURNS_TOO_MUCH, event.quantity() - wanted + out.quantity());
     long returned = draw(wanted, out.quantity(), out.value());
     gone.put(event.target(), new Past.Goods(out.quantity() - wanted, out.value() - returned));
-    if (wanted > 0) arrive(event.id(), wanted, returned);
+    if (wanted > 0) {
+      if (targeted.test(event.id())) arrivals.put(event.id(), new Past.Goods(wanted, returned));
+      arrive(event.id(), wanted, returned);
+    }
     return Math.addExact(cancelled, returned);
   }
 

@@ -1,5 +1,6 @@
 package zinctally.core.goods;
 
+import java.math.BigDecimal;
 import zinctally.core.cost.Method;
 import zinctally.core.units.Units;
 
@@ -9,6 +10,8 @@ import zinctally.core.units.Units;
  * @param stockAccount account that carries its worth
  * @param salesAccount account its sales go to
  * @param costAccount account the cost of its sales goes to
+ * @param tracking whether its goods are told apart
+ * @param weight kilograms of one base unit; null when not known
  * @param saleWording what sale papers call it; empty for its name
  */
 public record Item(
@@ -23,8 +26,53 @@ public record Item(
     long costAccount,
     String saleWording,
     String purchaseWording,
-    boolean active) {
+    boolean active,
+    Tracking tracking,
+    BigDecimal weight) {
   public boolean stocked() {
     return kind == ItemKind.STOCKED;
+  }
+
+  /** Whether papers that move it must say which. */
+  public boolean tracked() {
+    return tracking != Tracking.NONE;
+  }
+
+  /** The same item once it is made. */
+  public Item withId(long made) {
+    return new Item(
+        made,
+        code,
+        name,
+        kind,
+        units,
+        method,
+        stockAccount,
+        salesAccount,
+        costAccount,
+        saleWording,
+        purchaseWording,
+        active,
+        tracking,
+        weight);
+  }
+
+  /** The same item of another kind. */
+  public Item withKind(ItemKind other) {
+    return new Item(
+        id,
+        code,
+        name,
+        other,
+        units,
+        method,
+        stockAccount,
+        salesAccount,
+        costAccount,
+        saleWording,
+        purchaseWording,
+        active,
+        tracking,
+        weight);
   }
 }

@@ -116,6 +116,13 @@ public final class OpeningStockReader {
               + ".");
     if (known.isPresent() && !known.get().stocked())
       in.fault(Column.CODE, code + " is " + known.get().kind().words() + ".");
+    if (known.isPresent() && known.get().tracked())
+      in.fault(
+          Column.CODE,
+          code
+              + " is told apart "
+              + known.get().tracking().words()
+              + "; bring it in with an adjustment that names them.");
     if (known.isEmpty() && name.isEmpty())
       in.fault(
           Column.NAME, "No item has the code " + code + " yet; to make it, its name is needed.");

@@ -1,9 +1,7 @@
 package zinctally.core.papers;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
-import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 
@@ -14,7 +12,14 @@ public record Adjustment(LocalDate date, Place place, List<Line> lines) implemen
    * @param value minor units of what was found; zero for what is gone, whose cost the pool gives
    */
   public record Line(
-      int row, Item item, Quantity quantity, String unit, long value, Reason reason, String memo) {}
+      int row,
+      Item item,
+      Quantity quantity,
+      String unit,
+      long value,
+      Reason reason,
+      String memo,
+      List<Numbered> numbers) {}
 
   @Override
   public PaperKind kind() {
@@ -33,17 +38,14 @@ public record Adjustment(LocalDate date, Place place, List<Line> lines) implemen
 
   @Override
   public Plan plan(Catalogue book) {
-    List<Plan.Event> events = new ArrayList<>();
-    List<Plan.Move> moves = new ArrayList<>();
+    Stocking stock = new Stocking();
     for (Line line : lines) {
       long micros = line.quantity().micros();
-      EventKind kind = micros > 0 ? EventKind.IN : EventKind.OUT;
-      long item = line.item().id();
-      moves.add(new Plan.Move(line.row(), item, place.id(), micros));
-      events.add(
-          new Plan.Event(
-              line.row(), kind, item, Math.abs(micros), line.value(), 0, line.reason().account()));
+      long account = line.reason().account();
+      if (micros > 0)
+        stock.in(line.row(), line.item(), place, micros, line.value(), account, line.numbers());
+      else stock.out(line.row(), line.item(), place, -micros, account, line.numbers());
     }
-    return new Plan(events, moves, List.of(), List.of(), List.of());
+    return new Plan(stock.events, stock.moves, List.of(), List.of(), List.of());
   }
 }

@@ -17,6 +17,7 @@ final class AdjustmentReader {
     LocalDate date = in.date();
     Place place = in.place("place", in.draft.field("place"));
     List<Adjustment.Line> lines = new ArrayList<>();
+    NumbersReader numbers = new NumbersReader(in);
     for (int row = 0; row < in.draft.rows().size(); row++) {
       if (in.draft.blank(row)) continue;
       int faultsBefore = in.faults.size();
@@ -37,6 +38,9 @@ final class AdjustmentReader {
             row,
             new Reading.RowFacts(
                 item.id(), item.name(), quantity == null ? "" : quantity.unit().sign(), value));
+      List<Numbered> given = List.of();
+      if (in.faults.size() == faultsBefore && item != null && item.tracked())
+        given = numbers(numbers, row, item, quantity.quantity().micros(), place);
       if (in.faults.size() == faultsBefore && value != null)
         lines.add(
             new Adjustment.Line(
@@ -46,12 +50,20 @@ final class AdjustmentReader {
                 quantity.unit().sign(),
                 value,
                 reason,
-                in.draft.cell(row, "memo")));
+                in.draft.cell(row, "memo"),
+                given));
     }
     if (lines.isEmpty() && in.faults.isEmpty())
       in.fault(
           "rows.0.item", "There is no line yet: name an item and by how many it is up or down.");
     return in.done(() -> new Adjustment(date, place, List.copyOf(lines)));
+  }
+
+  private static List<Numbered> numbers(
+      NumbersReader numbers, int row, Item item, long micros, Place place) {
+    return micros > 0
+        ? numbers.arriving(row, item, micros, place)
+        : numbers.leaving(row, item, -micros, place);
   }
 
   private static Reason reason(Reader in, int row) {

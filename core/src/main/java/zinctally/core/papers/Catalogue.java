@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import zinctally.core.goods.Item;
+import zinctally.core.goods.Lot;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Coin;
@@ -52,6 +53,40 @@ public interface Catalogue {
    * Lines of the posted paper with this number that moved goods; none when there is no such paper.
    */
   List<Traded> traded(String paperNumber);
+
+  /**
+   * What the lines of the posted paper with this number wait for; of an order, also what receipts
+   * and bills that go on from it wait for. None when there is no such paper.
+   */
+  List<Awaited> awaited(String paperNumber);
+
+  /** What is still awaited of a party for an item, oldest first. */
+  List<Awaited> awaited(Awaits what, long party, long item);
+
+  /** Another posted paper of a kind from a party that bears their number, in words. */
+  Optional<String> sameNumber(PaperKind kind, long party, String theirNumber);
+
+  Optional<ReturnReason> returnReason(String name);
+
+  /** The lots or serial numbers of an item with these codes, as far as there are any. */
+  List<Kept> lots(long item, java.util.Collection<String> codes);
+
+  /** Lots or serial numbers of an item at a place, earliest expiry first. */
+  List<Kept> lotsAt(long item, long place, int atMost);
+
+  /**
+   * @param at millionths by place
+   * @param arrival the cost event a serial number came in with last; zero for none
+   * @param whereabouts where it is, or with which paper it went, in words
+   */
+  record Kept(Lot lot, java.util.Map<Long, Long> at, long arrival, String whereabouts) {
+    public long onHand() {
+      return at.values().stream().mapToLong(Long::longValue).sum();
+    }
+  }
+
+  /** A return to supplier that waits for its credit note. */
+  Optional<CreditDue> creditDue(long party, String returnNumber);
 
   /** Lines of invoices of a date or later that sold an item which moved no stock. */
   List<StartTracking.Sold> soldSince(long item, LocalDate date);

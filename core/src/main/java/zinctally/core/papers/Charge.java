@@ -46,6 +46,11 @@ public record Charge(
   }
 
   @Override
+  public Paper with(Party made) {
+    return new Charge(date, due, made, theirNumber, what, amount, tax, rate, lines);
+  }
+
+  @Override
   public List<Item> items() {
     return lines.stream().map(l -> l.arrival().item()).toList();
   }

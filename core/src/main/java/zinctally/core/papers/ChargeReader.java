@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import zinctally.core.goods.Item;
 import zinctally.core.number.Spread;
 
 /** Reads charges on goods: which arrivals bear them, and how they are shared. */
@@ -48,7 +49,7 @@ final class ChargeReader {
       }
     }
     if (arrivals.isEmpty() && in.faults.isEmpty())
-      in.fault("rows.0.bill", "Which goods bear it? Name the bill they came with.");
+      in.fault("rows.0.bill", "Which goods bear it? Name the bill or receipt they came with.");
     long[] shares =
         amount == null || !in.faults.isEmpty() ? null : shares(in, amount, arrivals, byHand);
     if (shares == null || !in.faults.isEmpty()) return in.done(() -> null);
@@ -58,8 +59,14 @@ final class ChargeReader {
       lines.add(new Charge.Line(i, arrival, shares[i]));
       Reading.RowFacts before = in.rows.get(rows.get(i));
       long sum = shares[i] + (before == null ? 0 : before.amount());
-      String name = before == null ? arrival.item().name() : "several lines";
-      in.rows.put(rows.get(i), new Reading.RowFacts(0, name, "", sum));
+      String name =
+          before == null || before.item() == arrival.item().id()
+              ? arrival.item().name()
+              : "several lines";
+      in.rows.put(
+          rows.get(i),
+          new Reading.RowFacts(
+              name.equals(arrival.item().name()) ? arrival.item().id() : 0, name, "", sum));
     }
     long tax = rate == null ? 0 : rate.onNet(amount);
     return in.done(
@@ -93,15 +100,15 @@ final class ChargeReader {
     List<Traded> found =
         bill.isEmpty()
             ? List.of()
-            : in.book.traded(bill).stream().filter(t -> t.kind() == PaperKind.BILL).toList();
+            : in.book.traded(bill).stream().filter(t -> t.kind() != PaperKind.INVOICE).toList();
     if (found.isEmpty()) {
       in.faults.add(
           Fault.at(
               row,
               "bill",
               bill.isEmpty()
-                  ? "Which bill did the goods come with?"
-                  : "No bill \"" + bill + "\" with goods is posted here."));
+                  ? "Which bill or receipt did the goods come with?"
+                  : "No bill or receipt \"" + bill + "\" with goods is posted here."));
       return List.of();
     }
     if (date != null && date.isBefore(found.get(0).date()))
@@ -139,15 +146,44 @@ final class ChargeReader {
             "The shares come to " + in.say(sum) + ", not to the amount of " + in.say(amount) + ".");
       return byHand.stream().mapToLong(Long::longValue).toArray();
     }
-    boolean byQuantity = "quantity".equals(in.draft.field("spread"));
-    long[] weights =
-        arrivals.stream()
-            .mapToLong(a -> byQuantity ? a.quantity() : Math.max(0, a.value()))
-            .toArray();
+    String spread = in.draft.field("spread");
+    if (spread.equals("weight")) {
+      List<String> unknown =
+          arrivals.stream()
+              .map(Traded::item)
+              .filter(i -> i.weight() == null)
+              .map(Item::name)
+              .distinct()
+              .toList();
+      if (!unknown.isEmpty()) {
+        in.fault(
+            "spread",
+            "The weight of "
+                + String.join(", ", unknown)
+                + " is not known; write it on the item, or share otherwise.");
+        return null;
+      }
+    }
+    long[] weights = arrivals.stream().mapToLong(a -> weight(a, spread)).toArray();
     if (java.util.Arrays.stream(weights).allMatch(w -> w == 0)) {
-      in.fault("spread", "These goods came in at nothing; share by quantity or by hand.");
+      in.fault("spread", "That gives none of them a share; share by quantity or by hand.");
       return null;
     }
     return Spread.over(amount, weights);
+  }
+
+  /** What an arrival counts for: its value, its quantity, or its weight in milligrams. */
+  private static long weight(Traded arrival, String spread) {
+    return switch (spread) {
+      case "quantity" -> arrival.quantity();
+      case "weight" ->
+          arrival
+              .item()
+              .weight()
+              .multiply(BigDecimal.valueOf(arrival.quantity()))
+              .setScale(0, java.math.RoundingMode.HALF_UP)
+              .longValueExact();
+      default -> Math.max(0, arrival.value());
+    };
   }
 }

@@ -13,6 +13,9 @@ public final class DraftReader {
     Reader reader = new Reader(draft, book);
     return switch (draft.kind()) {
       case BILL, INVOICE -> TradeReader.trade(reader);
+      case PURCHASE_ORDER -> PurchaseOrderReader.order(reader);
+      case RECEIPT -> ReceiptReader.receipt(reader);
+      case SUPPLIER_CREDIT -> SupplierCreditReader.credit(reader);
       case ADJUSTMENT -> AdjustmentReader.adjustment(reader);
       case CHARGE -> ChargeReader.charge(reader);
       case SUPPLIER_RETURN, CUSTOMER_RETURN -> ReturnReader.goesBack(reader);

@@ -13,6 +13,9 @@ public sealed interface Paper
         StartTracking,
         Charge,
         Return,
+        PurchaseOrder,
+        Receipt,
+        SupplierCredit,
         Payment,
         HandJournal,
         OpeningStock,
@@ -25,6 +28,11 @@ public sealed interface Paper
   /** Who it is from or for, when it is one party. */
   default Optional<Party> party() {
     return Optional.empty();
+  }
+
+  /** The same paper with its party made. */
+  default Paper with(Party made) {
+    return this;
   }
 
   /** Items it speaks of. */

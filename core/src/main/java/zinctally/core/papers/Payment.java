@@ -11,8 +11,9 @@ import zinctally.core.ledger.Role;
 /**
  * Money to a supplier or from a customer, set against what is open; what is left stays on account.
  *
- * @param amount minor units, above zero
- * @param lines what it settles, amounts above zero
+ * @param amount minor units that change hands; below zero when money comes back, zero when credit
+ *     is only set against what is owed
+ * @param lines what it settles: bills or invoices, and credit that is set against them
  */
 public record Payment(
     PaperKind kind,
@@ -24,9 +25,19 @@ public record Payment(
     List<Line> lines)
     implements Paper {
   /**
-   * @param amount minor units, above zero
+   * @param amount minor units, above zero; of credit it takes off what is to be paid
    */
-  public record Line(int row, OpenItem item, long amount) {}
+  public record Line(int row, OpenItem item, long amount, boolean credit) {
+    /** Minor units of money it asks for. */
+    long asks() {
+      return credit ? -amount : amount;
+    }
+  }
+
+  @Override
+  public Paper with(Party made) {
+    return new Payment(kind, date, made, money, amount, reference, lines);
+  }
 
   @Override
   public Optional<Party> party() {
@@ -40,7 +51,7 @@ public record Payment(
 
   /** Minor units that no line settles. */
   public long onAccount() {
-    return amount - lines.stream().mapToLong(Line::amount).sum();
+    return amount - lines.stream().mapToLong(Line::asks).sum();
   }
 
   @Override
@@ -54,7 +65,7 @@ public record Payment(
             new JournalLine(money.id(), 0, 0, -sign * amount, reference));
     List<Plan.Settlement> settlements = new ArrayList<>();
     for (Line line : lines)
-      settlements.add(new Plan.Settlement(line.item().id(), sign * line.amount()));
+      settlements.add(new Plan.Settlement(line.item().id(), sign * line.asks()));
     List<Plan.Due> dues =
         onAccount() == 0
             ? List.of()

@@ -1,5 +1,6 @@
 package zinctally.core.papers;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -20,8 +21,7 @@ final class PaymentReader {
         in.party(
             paying ? "supplier" : "customer", paying ? Party.Kind.SUPPLIER : Party.Kind.CUSTOMER);
     Account money = moneyAccount(in);
-    Long amount = in.money("amount", in.draft.field("amount"));
-    if (amount != null && amount == 0) in.fault("amount", "How much money? Zero moves nothing.");
+    BigDecimal typed = amount(in);
     String reference = in.text("reference");
     List<Payment.Line> lines = new ArrayList<>();
     Set<Long> seen = new HashSet<>();
@@ -35,12 +35,24 @@ final class PaymentReader {
         in.faults.add(
             Fault.at(row, "paper", line.item().number() + " is already on a line above."));
       lines.add(line);
-      settled += line.amount();
+      settled += line.asks();
     }
+    Long amount = typed == null ? null : in.book.rules().coin().minor(typed);
+    if (amount != null && amount == 0 && lines.isEmpty())
+      in.fault(
+          "amount", "How much money? Zero moves nothing; it can set credit against what is owed.");
     if (amount != null && settled > amount)
       in.fault(
           "amount",
           "The lines settle " + in.say(settled) + ", more than the " + in.say(amount) + " paid.");
+    if (amount != null && amount < 0 && settled != amount)
+      in.fault(
+          "amount",
+          "Money comes back for credit: the lines come to "
+              + in.say(settled)
+              + ", and "
+              + in.say(amount)
+              + " is paid.");
     return in.done(
         () ->
             new Payment(in.draft.kind(), date, who, money, amount, reference, List.copyOf(lines)));
@@ -49,10 +61,7 @@ final class PaymentReader {
   private static Payment.Line settlement(Reader in, int row, List<OpenItem> open, boolean paying) {
     String typed = in.draft.cell(row, "paper");
     Optional<OpenItem> item =
-        open.stream()
-            .filter(o -> paying ? o.open() < 0 : o.open() > 0)
-            .filter(o -> o.number().equalsIgnoreCase(typed))
-            .findFirst();
+        open.stream().filter(o -> o.number().equalsIgnoreCase(typed)).findFirst();
     Long amount = in.money("rows." + row + ".amount", in.draft.cell(row, "amount"));
     if (item.isEmpty()) {
       in.faults.add(Fault.at(row, "paper", "Nothing numbered \"" + typed + "\" is open here."));
@@ -61,7 +70,15 @@ final class PaymentReader {
     long left = Math.abs(item.get().open());
     if (amount != null && amount > left)
       in.faults.add(Fault.at(row, "amount", "Only " + in.say(left) + " of " + typed + " is open."));
-    return amount == null ? null : new Payment.Line(row, item.get(), amount);
+    boolean credit = paying == item.get().open() > 0;
+    return amount == null ? null : new Payment.Line(row, item.get(), amount, credit);
+  }
+
+  /** What changes hands, either sign; empty is nothing, for credit set against what is owed. */
+  private static BigDecimal amount(Reader in) {
+    String typed = in.draft.field("amount").replace('−', '-');
+    int digits = in.book.rules().coin().digits();
+    return typed.isEmpty() ? BigDecimal.ZERO : in.amount("amount", typed, digits);
   }
 
   private static Account moneyAccount(Reader in) {

@@ -1,8 +1,11 @@
 package zinctally.core.papers;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Position;
+import zinctally.core.goods.Lot;
 import zinctally.core.ledger.JournalLine;
 
 /**
@@ -13,20 +16,41 @@ import zinctally.core.ledger.JournalLine;
  * @param lines journal lines that are known beforehand
  * @param dues what it makes owed
  * @param settlements what it settles
+ * @param awaits what its lines wait for
+ * @param fills what it brings of what earlier papers wait for
  */
 public record Plan(
     List<Event> events,
     List<Move> moves,
     List<JournalLine> lines,
     List<Due> dues,
-    List<Settlement> settlements) {
+    List<Settlement> settlements,
+    List<Wait> awaits,
+    List<Fill> fills) {
   /**
-   * @param line the paper's line, from zero
+   * A line with several events, as one with serial numbers has, numbers them by this: the event's
+   * line is the paper's line plus so many times its part.
+   */
+  public static final int PART = 1_000_000;
+
+  public Plan(
+      List<Event> events,
+      List<Move> moves,
+      List<JournalLine> lines,
+      List<Due> dues,
+      List<Settlement> settlements) {
+    this(events, moves, lines, dues, settlements, List.of(), List.of());
+  }
+
+  /**
+   * @param line the paper's line, from zero, and its part
    * @param quantity millionths
    * @param value minor units, for an in, charge or revalue
    * @param contra account that bears the other side of whatever the event turns out to cost, also
    *     later; zero when the known lines hold it
    * @param of the earlier paper it belongs to; null for the paper itself
+   * @param on the day it is of, when that is not the paper's; else null
+   * @param lot the serial number it is of; else null
    */
   public record Event(
       int line,
@@ -36,10 +60,29 @@ public record Plan(
       long value,
       long target,
       long contra,
-      Elsewhere of) {
+      Elsewhere of,
+      LocalDate on,
+      Lot lot) {
     public Event(
         int line, EventKind kind, long item, long quantity, long value, long target, long contra) {
-      this(line, kind, item, quantity, value, target, contra, null);
+      this(line, kind, item, quantity, value, target, contra, null, null, null);
+    }
+
+    public Event(
+        int line,
+        EventKind kind,
+        long item,
+        long quantity,
+        long value,
+        long target,
+        long contra,
+        Elsewhere of) {
+      this(line, kind, item, quantity, value, target, contra, of, null, null);
+    }
+
+    /** The line of the paper it is of. */
+    public int row() {
+      return line % PART;
     }
   }
 
@@ -57,10 +100,15 @@ public record Plan(
   /**
    * @param quantity millionths, in above zero, out below
    * @param of the earlier paper it belongs to; null for the paper itself
+   * @param lot of a tracked item; else null
    */
-  public record Move(int line, long item, long place, long quantity, Elsewhere of) {
+  public record Move(int line, long item, long place, long quantity, Elsewhere of, Lot lot) {
     public Move(int line, long item, long place, long quantity) {
-      this(line, item, place, quantity, null);
+      this(line, item, place, quantity, null, null);
+    }
+
+    public Move(int line, long item, long place, long quantity, Elsewhere of) {
+      this(line, item, place, quantity, of, null);
     }
   }
 
@@ -68,15 +116,69 @@ public record Plan(
    * @param amount minor units; above zero when owed to us, below when we owe
    */
   public record Due(
-      long party,
-      String number,
-      java.time.LocalDate date,
-      java.time.LocalDate due,
-      long amount,
-      Party newParty) {}
+      long party, String number, LocalDate date, LocalDate due, long amount, Party newParty) {}
 
   /**
    * @param amount minor units by which the open amount goes towards zero, signed as the item is
    */
   public record Settlement(long openItem, long amount) {}
+
+  /**
+   * Something a line waits for.
+   *
+   * @param quantity millionths
+   * @param value minor units at which it stands on its account; zero for an order
+   * @param orderPaper the order it goes on from; zero for none
+   */
+  public record Wait(
+      int line,
+      Awaits what,
+      long item,
+      long party,
+      long quantity,
+      long value,
+      long orderPaper,
+      int orderLine) {}
+
+  /**
+   * Some of what an earlier paper's line waits for.
+   *
+   * @param quantity millionths
+   * @param value minor units taken off its account
+   */
+  public record Fill(int line, long awaited, long quantity, long value, LocalDate on) {}
+
+  /** Lots that are named for the first time. */
+  public List<Lot> newLots() {
+    return moves.stream().map(Move::lot).filter(l -> l != null && l.id() == 0).distinct().toList();
+  }
+
+  /** The same once those are made. */
+  public Plan with(Map<Lot, Lot> made) {
+    if (made.isEmpty()) return this;
+    List<Event> withEvents =
+        events.stream()
+            .map(
+                e ->
+                    new Event(
+                        e.line,
+                        e.kind,
+                        e.item,
+                        e.quantity,
+                        e.value,
+                        e.target,
+                        e.contra,
+                        e.of,
+                        e.on,
+                        made.getOrDefault(e.lot, e.lot)))
+            .toList();
+    List<Move> withMoves =
+        moves.stream()
+            .map(
+                m ->
+                    new Move(
+                        m.line, m.item, m.place, m.quantity, m.of, made.getOrDefault(m.lot, m.lot)))
+            .toList();
+    return new Plan(withEvents, withMoves, lines, dues, settlements, awaits, fills);
+  }
 }

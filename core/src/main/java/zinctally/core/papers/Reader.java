@@ -43,6 +43,37 @@ final class Reader {
     return new Reading(read, List.copyOf(faults), List.copyOf(notes), rows);
   }
 
+  /**
+   * Something unusual that may be right: it stops the paper until it is answered with yes, for
+   * exactly what it says.
+   */
+  void ask(String cell, String says) {
+    Fault question = new Fault(cell, says).asked();
+    boolean answered = List.of(draft.field("agreed").split("\\s+")).contains(question.question());
+    if (answered) notes.add(new Fault(cell, says));
+    else faults.add(question);
+  }
+
+  /** Notes beside a row how many of its lots or serial numbers are given. */
+  void given(int row, String words) {
+    Reading.RowFacts facts = rows.get(row);
+    if (facts != null)
+      rows.put(
+          row,
+          new Reading.RowFacts(
+              facts.item(), facts.name(), facts.unit(), facts.amount(), words, facts.awaited()));
+  }
+
+  /** Notes beside a row how much of it is still awaited. */
+  void awaited(int row, String words) {
+    Reading.RowFacts facts = rows.get(row);
+    if (facts != null)
+      rows.put(
+          row,
+          new Reading.RowFacts(
+              facts.item(), facts.name(), facts.unit(), facts.amount(), facts.given(), words));
+  }
+
   void fault(String cell, String says) {
     faults.add(new Fault(cell, says));
   }
@@ -104,12 +135,16 @@ final class Reader {
       fault(cell, "A name may be 120 letters long.");
       return null;
     }
-    return book.party(kind, name)
-        .orElseGet(
-            () -> {
-              notes.add(new Fault(cell, name + " is new and will be made a " + who + "."));
-              return new Party(0, kind, name, 30);
-            });
+    Optional<Party> known = book.party(kind, name);
+    if (known.isPresent() && !known.get().active()) {
+      fault(cell, name + " is switched off; switch it on again on its card or take another.");
+      return null;
+    }
+    return known.orElseGet(
+        () -> {
+          notes.add(new Fault(cell, name + " is new and will be made a " + who + "."));
+          return new Party(0, kind, name, 30, true);
+        });
   }
 
   Place place(String cell, String typed) {
@@ -210,5 +245,47 @@ final class Reader {
 
   String say(long minor) {
     return book.rules().coin().say(minor);
+  }
+
+  /** The price of a row for one of the unit typed; null when it is wrong, or empty and may be. */
+  BigDecimal price(int row, boolean wanted) {
+    String typed = draft.cell(row, "price");
+    String cell = "rows." + row + ".price";
+    if (typed.isEmpty()) {
+      if (wanted) fault(cell, "At what price? Write 0 for goods that cost nothing.");
+      return null;
+    }
+    BigDecimal price = amount(cell, typed, 6);
+    if (price != null && price.signum() < 0) {
+      fault(cell, "A price is not below zero; write what comes off as its own line or discount.");
+      return null;
+    }
+    return price;
+  }
+
+  TaxRate rate(int row) {
+    String typed = draft.cell(row, "tax");
+    if (typed.isEmpty()) return null;
+    Optional<TaxRate> rate = book.taxRate(typed);
+    if (rate.isEmpty())
+      faults.add(
+          Fault.at(row, "tax", "There is no tax rate \"" + typed + "\"; Set up lists them."));
+    return rate.orElse(null);
+  }
+
+  /** An item of a row that is kept in stock. */
+  Item stocked(int row, String otherwise) {
+    Item item = item(row);
+    if (item == null || item.stocked()) return item;
+    faults.add(Fault.at(row, "item", item.name() + " is not kept in stock; " + otherwise));
+    return null;
+  }
+
+  /** A quantity above zero. */
+  Units.Typed above(int row, Units units, String otherwise) {
+    Units.Typed quantity = quantity(row, units);
+    if (quantity == null || quantity.quantity().signum() > 0) return quantity;
+    faults.add(Fault.at(row, "quantity", "The quantity must be above zero" + otherwise));
+    return null;
   }
 }

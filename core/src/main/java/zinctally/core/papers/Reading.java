@@ -23,6 +23,14 @@ public record Reading(
    * @param name what the item or account is called
    * @param unit the unit the price is for
    * @param amount minor units without tax, null when it cannot be told
+   * @param given how many of its lots or serial numbers are given, in words; empty when none are
+   *     asked for
+   * @param awaited how much of it is still to come or to be billed, in words
    */
-  public record RowFacts(long item, String name, String unit, Long amount) {}
+  public record RowFacts(
+      long item, String name, String unit, Long amount, String given, String awaited) {
+    public RowFacts(long item, String name, String unit, Long amount) {
+      this(item, name, unit, amount, "", "");
+    }
+  }
 }

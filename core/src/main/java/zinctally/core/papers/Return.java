@@ -15,24 +15,51 @@ import zinctally.core.number.Quantity;
 /**
  * Goods that go back to the supplier they came from, or come back from the customer they were sold
  * to, for credit at the price of the first paper. To a supplier they leave at the cost of their own
- * arrival; what that differs from the credit is a purchase price difference. From a customer they
- * come back at the cost at which they left.
+ * arrival; what that differs from the credit is a purchase price difference. What was not billed
+ * yet needs no credit: it no longer waits for a bill. From a customer goods come back at the cost
+ * at which they left.
  */
 public record Return(
     PaperKind kind,
     LocalDate date,
     Party who,
     String reference,
-    String reason,
+    String note,
     Place place,
     List<Line> lines)
     implements Paper {
   /**
    * @param quantity base units, above zero
-   * @param net minor units of credit without tax
+   * @param net minor units without tax: credit, or what no longer waits for a bill
    * @param tax minor units
+   * @param reason null when none is given
    */
-  public record Line(int row, Traded of, Quantity quantity, String unit, long net, long tax) {}
+  public record Line(
+      int row,
+      Item item,
+      Quantity quantity,
+      String unit,
+      long net,
+      long tax,
+      ReturnReason reason,
+      List<Part> parts) {
+    /** The line they came or went with. */
+    public Traded of() {
+      return parts.get(0).of();
+    }
+
+    boolean unbilled() {
+      return of().unbilled() != null;
+    }
+  }
+
+  /**
+   * Some of what came or went together.
+   *
+   * @param quantity millionths
+   * @param numbers which of them, of a tracked item
+   */
+  public record Part(Traded of, long quantity, List<Numbered> numbers) {}
 
   private boolean toSupplier() {
     return kind == PaperKind.SUPPLIER_RETURN;
@@ -45,11 +72,12 @@ public record Return(
 
   @Override
   public List<Item> items() {
-    return lines.stream().map(l -> l.of().item()).toList();
+    return lines.stream().map(Line::item).toList();
   }
 
+  /** Minor units to be credited, without tax. */
   public long net() {
-    return lines.stream().mapToLong(Line::net).reduce(0, Math::addExact);
+    return lines.stream().filter(l -> !l.unbilled()).mapToLong(Line::net).reduce(0, Math::addExact);
   }
 
   public long tax() {
@@ -65,30 +93,52 @@ public record Return(
   public Plan plan(Catalogue book) {
     int sign = toSupplier() ? 1 : -1;
     long differences = book.account(Role.PRICE_DIFFERENCES).id();
-    List<Plan.Event> events = new ArrayList<>();
-    List<Plan.Move> moves = new ArrayList<>();
-    Map<TaxRate, Long> taxes = new LinkedHashMap<>();
-    for (Line line : lines) {
-      Item item = line.of().item();
-      long micros = line.quantity().micros();
-      EventKind kind = toSupplier() ? EventKind.OUT : EventKind.BACK;
-      long contra = toSupplier() ? differences : item.costAccount();
-      events.add(new Plan.Event(line.row(), kind, item.id(), micros, 0, line.of().event(), contra));
-      moves.add(new Plan.Move(line.row(), item.id(), place.id(), -sign * micros));
-      if (line.tax() != 0) taxes.merge(line.of().rate(), line.tax(), Math::addExact);
-    }
+    Stocking stock = new Stocking();
+    List<Plan.Fill> fills = new ArrayList<>();
     List<JournalLine> known = new ArrayList<>();
+    Map<TaxRate, Long> taxes = new LinkedHashMap<>();
+    EventKind event = toSupplier() ? EventKind.OUT : EventKind.BACK;
+    for (Line line : lines) {
+      long contra = toSupplier() ? differences : line.item().costAccount();
+      for (int i = 0; i < line.parts().size(); i++) {
+        Part part = line.parts().get(i);
+        stock.back(
+            line.row(),
+            i,
+            event,
+            line.item(),
+            place,
+            part.quantity(),
+            part.of().event(),
+            contra,
+            part.numbers());
+      }
+      if (line.tax() != 0) taxes.merge(line.of().rate(), line.tax(), Math::addExact);
+      if (line.unbilled()) {
+        Awaited receipt = line.of().unbilled();
+        fills.add(
+            new Plan.Fill(line.row(), receipt.id(), line.quantity().micros(), line.net(), date));
+        known.add(
+            new JournalLine(
+                book.account(Role.RECEIVED_NOT_BILLED).id(),
+                line.item().id(),
+                who.id(),
+                line.net(),
+                receipt.number()));
+      }
+    }
     long owed = sign * total();
     Role control = toSupplier() ? Role.PAYABLES : Role.RECEIVABLES;
     Role tax = toSupplier() ? Role.PURCHASE_TAX : Role.SALES_TAX;
     long other = toSupplier() ? differences : book.account(Role.SALES_RETURNS).id();
-    known.add(new JournalLine(book.account(control).id(), 0, who.id(), owed, reason));
+    known.add(new JournalLine(book.account(control).id(), 0, who.id(), owed, note));
     taxes.forEach(
         (rate, sum) ->
             known.add(new JournalLine(book.account(tax).id(), 0, 0, -sign * sum, rate.code())));
     for (Line line : lines)
-      known.add(new JournalLine(other, line.of().item().id(), 0, -sign * line.net(), ""));
-    Plan.Due due = new Plan.Due(who.id(), reference, date, date, owed, who);
-    return new Plan(events, moves, known, List.of(due), List.of());
+      known.add(new JournalLine(other, line.item().id(), 0, -sign * line.net(), ""));
+    List<Plan.Due> dues =
+        owed == 0 ? List.of() : List.of(new Plan.Due(who.id(), reference, date, date, owed, who));
+    return new Plan(stock.events, stock.moves, known, dues, List.of(), List.of(), fills);
   }
 }

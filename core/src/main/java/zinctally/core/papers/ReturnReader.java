@@ -7,88 +7,249 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import zinctally.core.goods.Item;
+import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.number.Share;
 import zinctally.core.units.Units;
 
 /** Reads a return, line by line against the paper the goods came or went with. */
 final class ReturnReader {
-  private ReturnReader() {}
+  private final Reader in;
+  private final boolean toSupplier;
+  private final Party who;
+  private final LocalDate date;
+  private final Place place;
+  private final NumbersReader numbers;
+  private final Map<List<Long>, Long> taken = new HashMap<>();
+  private final Map<Long, Long> valueTaken = new HashMap<>();
 
-  static Reading goesBack(Reader in) {
-    boolean toSupplier = in.draft.kind() == PaperKind.SUPPLIER_RETURN;
-    LocalDate date = in.date();
-    Party who =
+  private ReturnReader(Reader in) {
+    this.in = in;
+    toSupplier = in.draft.kind() == PaperKind.SUPPLIER_RETURN;
+    date = in.date();
+    who =
         in.party(
             toSupplier ? "supplier" : "customer",
             toSupplier ? Party.Kind.SUPPLIER : Party.Kind.CUSTOMER);
+    place = in.place("place", in.draft.field("place"));
+    numbers = new NumbersReader(in);
+  }
+
+  static Reading goesBack(Reader in) {
+    return new ReturnReader(in).read();
+  }
+
+  private Reading read() {
     String reference = in.text("reference");
-    String reason = in.text("reason");
-    Place place = in.place("place", in.draft.field("place"));
+    String note = in.text("reason");
     List<Return.Line> lines = new ArrayList<>();
-    Map<Long, Long> taken = new HashMap<>();
     for (int row = 0; row < in.draft.rows().size(); row++) {
       if (in.draft.blank(row)) continue;
-      Return.Line line = line(in, row, toSupplier, who, date, taken);
+      Return.Line line = line(row);
       if (line != null) lines.add(line);
     }
     if (lines.isEmpty() && in.faults.isEmpty())
       in.fault(
           "rows.0.paper",
           toSupplier
-              ? "There is no line yet: which bill, which item, how many."
+              ? "There is no line yet: which bill or receipt, which item, how many."
               : "There is no line yet: which invoice, which item, how many.");
     return in.done(
-        () -> new Return(in.draft.kind(), date, who, reference, reason, place, List.copyOf(lines)));
+        () -> new Return(in.draft.kind(), date, who, reference, note, place, List.copyOf(lines)));
   }
 
-  private static Return.Line line(
-      Reader in, int row, boolean toSupplier, Party who, LocalDate date, Map<Long, Long> taken) {
-    int faultsBefore = in.faults.size();
-    Optional<Traded> of = traded(in, row, toSupplier, who, date);
-    Item item = of.map(Traded::item).orElse(null);
-    Units.Typed quantity = item == null ? null : in.quantity(row, item.units());
-    if (item == null || quantity == null) return null;
+  private Return.Line line(int row) {
+    int before = in.faults.size();
+    List<Traded> goods = traded(row);
+    ReturnReason reason = reason(row);
+    if (goods.isEmpty()) return null;
+    Item item = goods.get(0).item();
+    Units.Typed quantity = in.quantity(row, item.units());
+    in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), "", null));
+    if (quantity == null) return null;
     long micros = quantity.quantity().micros();
     if (micros <= 0) {
       in.faults.add(Fault.at(row, "quantity", "How many come back? Above zero."));
       return null;
     }
-    Traded line = of.get();
-    long left = line.returnable() - taken.getOrDefault(line.event(), 0L);
-    if (micros > left)
+    List<Numbered> given = List.of();
+    if (item.tracked()) {
+      given =
+          toSupplier
+              ? numbers.leaving(row, item, micros, place)
+              : numbers.returning(row, item, micros);
+      if (given == null) return null;
+    }
+    List<Return.Part> parts =
+        item.tracking() == Tracking.SERIAL
+            ? bySerial(row, goods, given)
+            : byArrival(row, goods, micros, given);
+    if (parts == null || in.faults.size() > before) return null;
+    long net = net(row, parts);
+    Traded of = parts.get(0).of();
+    long tax = of.rate() == null ? 0 : of.rate().onNet(net);
+    Reading.RowFacts facts = in.rows.get(row);
+    in.rows.put(
+        row,
+        new Reading.RowFacts(
+            item.id(), item.name(), quantity.unit().sign(), net, facts.given(), ""));
+    if (in.faults.size() > before) return null;
+    return new Return.Line(
+        row, item, quantity.quantity(), quantity.unit().sign(), net, tax, reason, parts);
+  }
+
+  /** Credit at the first paper's price; of what is not billed, what it stands at. */
+  private long net(int row, List<Return.Part> parts) {
+    Awaited unbilled = parts.get(0).of().unbilled();
+    long micros = parts.stream().mapToLong(Return.Part::quantity).sum();
+    if (unbilled == null) {
+      long net = 0;
+      for (Return.Part part : parts)
+        net =
+            Math.addExact(
+                net,
+                part.quantity() == part.of().quantity()
+                    ? part.of().net()
+                    : Share.of(part.of().net(), part.quantity(), part.of().quantity()));
+      return net;
+    }
+    long before = taken.getOrDefault(List.of(-unbilled.id()), 0L);
+    if (micros > unbilled.openQuantity() - before)
       in.faults.add(
           Fault.at(
               row,
               "quantity",
-              item.units().say(new Quantity(Math.max(0, left)))
+              say(unbilled.item(), Math.max(0, unbilled.openQuantity() - before))
                   + " of "
-                  + item.name()
+                  + unbilled.item().name()
                   + " on "
-                  + line.number()
-                  + " can still go back; of "
-                  + item.units().say(new Quantity(line.quantity()))
-                  + " there, "
-                  + item.units().say(new Quantity(line.quantity() - left))
-                  + " have."));
-    if (in.faults.size() > faultsBefore) return null;
-    taken.merge(line.event(), micros, Math::addExact);
-    long net =
-        micros == line.quantity() ? line.net() : Share.of(line.net(), micros, line.quantity());
-    long tax = line.rate() == null ? 0 : line.rate().onNet(net);
-    in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), quantity.unit().sign(), net));
-    return new Return.Line(row, line, quantity.quantity(), quantity.unit().sign(), net, tax);
+                  + unbilled.number()
+                  + " are not billed; for the rest name the bill."));
+    taken.merge(List.of(-unbilled.id()), micros, Long::sum);
+    long value = unbilled.draw(micros, before, valueTaken.getOrDefault(unbilled.id(), 0L));
+    valueTaken.merge(unbilled.id(), value, Long::sum);
+    return value;
   }
 
-  private static Optional<Traded> traded(
-      Reader in, int row, boolean toSupplier, Party who, LocalDate date) {
+  private static String say(Item item, long micros) {
+    return item.units().say(new Quantity(micros));
+  }
+
+  private static List<Long> key(Traded of) {
+    return List.of(of.paper(), (long) of.line(), of.event());
+  }
+
+  private long left(Traded of) {
+    return of.returnable() - taken.getOrDefault(key(of), 0L);
+  }
+
+  /** From the first line that has some left, in the order in which its goods came. */
+  private List<Return.Part> byArrival(
+      int row, List<Traded> goods, long micros, List<Numbered> given) {
+    int line = goods.stream().filter(t -> left(t) > 0).findFirst().orElse(goods.get(0)).line();
+    List<Traded> some = goods.stream().filter(t -> t.line() == line).toList();
+    long there = some.stream().mapToLong(Traded::quantity).sum();
+    long free = some.stream().mapToLong(t -> Math.max(0, left(t))).sum();
+    Traded first = some.get(0);
+    if (micros > free) {
+      in.faults.add(
+          Fault.at(
+              row,
+              "quantity",
+              say(first.item(), free)
+                  + " of "
+                  + first.item().name()
+                  + " on "
+                  + first.number()
+                  + " can still go back; of "
+                  + say(first.item(), there)
+                  + " there, "
+                  + say(first.item(), there - free)
+                  + " have."));
+      return null;
+    }
+    List<Return.Part> parts = new ArrayList<>();
+    List<Numbered> lots = new ArrayList<>(given);
+    long wanted = micros;
+    for (Traded of : some) {
+      long part = Math.min(wanted, Math.max(0, left(of)));
+      if (part == 0) continue;
+      parts.add(new Return.Part(of, part, takeLots(lots, part)));
+      taken.merge(key(of), part, Long::sum);
+      wanted -= part;
+    }
+    return parts;
+  }
+
+  /** The first of the given lots that make up a part. */
+  private static List<Numbered> takeLots(List<Numbered> lots, long micros) {
+    List<Numbered> some = new ArrayList<>();
+    long wanted = micros;
+    while (wanted > 0 && !lots.isEmpty()) {
+      Numbered first = lots.remove(0);
+      long part = Math.min(wanted, first.quantity());
+      some.add(new Numbered(first.lot(), part, first.arrival()));
+      if (part < first.quantity())
+        lots.add(0, new Numbered(first.lot(), first.quantity() - part, first.arrival()));
+      wanted -= part;
+    }
+    return some;
+  }
+
+  private List<Return.Part> bySerial(int row, List<Traded> goods, List<Numbered> given) {
+    List<Return.Part> parts = new ArrayList<>();
+    for (Numbered one : given) {
+      Optional<Traded> of =
+          goods.stream().filter(t -> t.lot() == one.lot().id() && left(t) > 0).findFirst();
+      if (of.isEmpty()) {
+        in.faults.add(
+            Fault.at(
+                row,
+                "numbers",
+                one.lot().code() + " is not among those of " + goods.get(0).number() + "."));
+        return null;
+      }
+      if (!parts.isEmpty() && parts.get(0).of().line() != of.get().line()) {
+        in.faults.add(
+            Fault.at(
+                row,
+                "numbers",
+                one.lot().code()
+                    + " stands on another line of "
+                    + of.get().number()
+                    + "; write it on a line of its own here."));
+        return null;
+      }
+      parts.add(new Return.Part(of.get(), one.quantity(), List.of(one)));
+      taken.merge(key(of.get()), one.quantity(), Long::sum);
+    }
+    return parts;
+  }
+
+  private ReturnReason reason(int row) {
+    String typed = in.draft.cell(row, "reason");
+    if (typed.isEmpty()) return null;
+    Optional<ReturnReason> reason = in.book.returnReason(typed);
+    if (reason.isEmpty())
+      in.faults.add(
+          Fault.at(
+              row,
+              "reason",
+              "There is no reason \"" + typed + "\" for returns; Set up lists them."));
+    return reason.orElse(null);
+  }
+
+  /** The goods a row speaks of; none when something is wrong. */
+  private List<Traded> traded(int row) {
+    int before = in.faults.size();
     String number = in.draft.cell(row, "paper");
-    PaperKind kind = toSupplier ? PaperKind.BILL : PaperKind.INVOICE;
-    String word = kind == PaperKind.BILL ? "bill" : "invoice";
+    String word = toSupplier ? "bill or receipt" : "invoice";
     List<Traded> lines =
         number.isEmpty()
             ? List.of()
-            : in.book.traded(number).stream().filter(t -> t.kind() == kind).toList();
+            : in.book.traded(number).stream()
+                .filter(t -> toSupplier != (t.kind() == PaperKind.INVOICE))
+                .toList();
     if (lines.isEmpty()) {
       in.faults.add(
           Fault.at(
@@ -97,20 +258,21 @@ final class ReturnReader {
               number.isEmpty()
                   ? "With which " + word + " did the goods " + (toSupplier ? "come?" : "go?")
                   : "No " + word + " \"" + number + "\" with goods is posted here."));
-      return Optional.empty();
+      return List.of();
     }
-    if (who != null && lines.get(0).party() != who.id())
+    Traded first = lines.get(0);
+    if (who != null && first.party() != who.id())
       in.faults.add(
           Fault.at(
               row,
               "paper",
               number + " is not " + (toSupplier ? "from " : "for ") + who.name() + "."));
-    if (date != null && date.isBefore(lines.get(0).date()))
+    if (date != null && date.isBefore(first.date()))
       in.faults.add(
           Fault.at(
               row,
               "paper",
-              number + " is of " + lines.get(0).date() + "; goods cannot come back before."));
+              number + " is of " + first.date() + "; goods cannot come back before."));
     String typed = in.draft.cell(row, "item");
     Optional<Item> item = typed.isEmpty() ? Optional.empty() : in.book.item(typed);
     List<Traded> some =
@@ -119,11 +281,8 @@ final class ReturnReader {
             .toList();
     if (some.isEmpty())
       in.faults.add(Fault.at(row, "item", "\"" + typed + "\" does not stand on " + number + "."));
-    else if (typed.isEmpty() && some.size() > 1)
+    else if (typed.isEmpty() && some.stream().map(Traded::line).distinct().count() > 1)
       in.faults.add(Fault.at(row, "item", number + " has several lines; which item comes back?"));
-    return some.stream()
-        .filter(t -> t.returnable() > 0)
-        .findFirst()
-        .or(() -> some.stream().findFirst());
+    return in.faults.size() > before ? List.of() : some;
   }
 }

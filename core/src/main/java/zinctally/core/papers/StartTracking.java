@@ -82,18 +82,6 @@ public record StartTracking(
 
   /** The same item, kept in stock. */
   static Item stocked(Item item) {
-    return new Item(
-        item.id(),
-        item.code(),
-        item.name(),
-        ItemKind.STOCKED,
-        item.units(),
-        item.method(),
-        item.stockAccount(),
-        item.salesAccount(),
-        item.costAccount(),
-        item.saleWording(),
-        item.purchaseWording(),
-        item.active());
+    return item.withKind(ItemKind.STOCKED);
   }
 }

@@ -46,6 +46,13 @@ final class StartTrackingReader {
     else if (item.isEmpty()) in.fault("item", "No item has the code or name \"" + typed + "\".");
     else if (item.get().kind() == ItemKind.STOCKED)
       in.fault("item", item.get().name() + " is kept in stock already.");
+    else if (item.get().tracked())
+      in.fault(
+          "item",
+          item.get().name()
+              + " is told apart "
+              + item.get().tracking().words()
+              + "; what was sold of it did not say which. Switch that off on the item first.");
     else return StartTracking.stocked(item.get());
     return null;
   }

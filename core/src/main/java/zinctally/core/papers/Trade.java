@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
@@ -49,36 +48,45 @@ public record Trade(
     return Math.addExact(net(), tax());
   }
 
+  @Override
+  public Paper with(Party made) {
+    return new Trade(kind, date, due, made, theirNumber, place, lines);
+  }
+
   /**
    * Goods of a bill come in at their price without reclaimable tax (IAS 2 paragraph 11); goods of
-   * an invoice go out at the cost the pool gives, to cost of goods sold (IAS 2 paragraph 34).
+   * an invoice go out at the cost the pool gives, to cost of goods sold (IAS 2 paragraph 34). What
+   * came before its bill was valued at the price expected; what the bill asks beyond that belongs
+   * to the cost of those goods.
    */
   @Override
   public Plan plan(Catalogue book) {
     boolean buying = kind == PaperKind.BILL;
-    List<Plan.Event> events = new ArrayList<>();
-    List<Plan.Move> moves = new ArrayList<>();
+    Stocking stock = new Stocking();
+    Billing billing = new Billing(this, book, stock);
     List<JournalLine> known = new ArrayList<>();
     for (TradeLine line : lines) {
-      long micros = line.quantity().micros();
-      if (line.moves()) {
-        long item = line.item().id();
-        moves.add(new Plan.Move(line.row(), item, place.id(), buying ? micros : -micros));
-        events.add(
-            buying
-                ? new Plan.Event(line.row(), EventKind.IN, item, micros, line.net(), 0, 0)
-                : new Plan.Event(
-                    line.row(), EventKind.OUT, item, micros, 0, 0, line.item().costAccount()));
-      }
+      if (buying && line.moves()) billing.add(line);
+      else if (line.moves())
+        stock.out(
+            line.row(),
+            line.item(),
+            place,
+            line.quantity().micros(),
+            line.item().costAccount(),
+            line.flow().numbers());
+      if (buying) billing.ordered(line);
       if (!buying || !line.moves()) known.add(revenueOrExpense(line, buying));
     }
+    known.addAll(billing.known);
     long total = buying ? -total() : total();
     Role taxRole = buying ? Role.PURCHASE_TAX : Role.SALES_TAX;
     byRate().forEach((rate, tax) -> known.add(taxLine(book, taxRole, rate, buying ? tax : -tax)));
     Role control = buying ? Role.PAYABLES : Role.RECEIVABLES;
     known.add(new JournalLine(book.account(control).id(), 0, who.id(), total, ""));
     Plan.Due owed = new Plan.Due(who.id(), theirNumber, date, due, total, who);
-    return new Plan(events, moves, known, List.of(owed), List.of());
+    return new Plan(
+        stock.events, stock.moves, known, List.of(owed), List.of(), billing.awaits, billing.fills);
   }
 
   /** Tax by rate, minor units, in the order of the lines. */

@@ -18,6 +18,7 @@ import zinctally.core.number.Quantity;
  * @param net minor units without tax
  * @param tax minor units
  * @param rate null for none
+ * @param flow how its goods move
  */
 public record TradeLine(
     int row,
@@ -30,7 +31,8 @@ public record TradeLine(
     BigDecimal discount,
     long net,
     long tax,
-    TaxRate rate) {
+    TaxRate rate,
+    Flow flow) {
   boolean moves() {
     return item != null && item.stocked();
   }

@@ -25,12 +25,17 @@ final class TradeReader {
     if (due != null && date != null && due.isBefore(date))
       in.fault("due", "Due on " + due + ", which is before the paper's date " + date + ".");
     String number = in.text(buying ? "their_number" : "reference");
+    if (buying && who != null && who.id() != 0 && !number.isEmpty())
+      in.book
+          .sameNumber(PaperKind.BILL, who.id(), number)
+          .ifPresent(other -> in.ask("their_number", other + " bears the same number."));
     Place place = in.place("place", in.draft.field("place"));
     boolean taxIncluded = "included".equals(in.draft.field("prices"));
+    FlowReader flows = new FlowReader(in, who, date, place);
     List<TradeLine> lines = new ArrayList<>();
     for (int row = 0; row < in.draft.rows().size(); row++) {
       if (in.draft.blank(row)) continue;
-      TradeLine line = tradeLine(in, row, taxIncluded, buying);
+      TradeLine line = tradeLine(in, row, taxIncluded, buying, flows);
       if (line != null) lines.add(line);
     }
     if (lines.isEmpty() && in.faults.isEmpty())
@@ -39,7 +44,8 @@ final class TradeReader {
         () -> new Trade(in.draft.kind(), date, due, who, number, place, List.copyOf(lines)));
   }
 
-  private static TradeLine tradeLine(Reader in, int row, boolean taxIncluded, boolean buying) {
+  private static TradeLine tradeLine(
+      Reader in, int row, boolean taxIncluded, boolean buying, FlowReader flows) {
     int faultsBefore = in.faults.size();
     String typed = in.draft.cell(row, "item");
     Optional<Account> account =
@@ -61,9 +67,9 @@ final class TradeReader {
               row, "quantity", "The quantity must be above zero; what comes back is a return."));
     }
     if (item == null && account.isEmpty()) return null;
-    BigDecimal price = price(in, row);
+    BigDecimal price = in.price(row, true);
     BigDecimal discount = buying ? BigDecimal.ZERO : discount(in, row);
-    TaxRate rate = rate(in, row);
+    TaxRate rate = in.rate(row);
     String name = item != null ? item.name() : account.get().label();
     Long shown = null;
     if (quantity != null && price != null && discount != null)
@@ -77,6 +83,14 @@ final class TradeReader {
             shown));
     if (in.faults.size() == faultsBefore && shown != null) {
       long tax = rate == null ? 0 : taxIncluded ? rate.within(shown) : rate.onNet(shown);
+      long net = taxIncluded ? shown - tax : shown;
+      Flow flow =
+          item == null
+              ? Flow.NONE
+              : buying
+                  ? flows.billed(row, item, quantity.quantity().micros(), net)
+                  : flows.sold(row, item, quantity.quantity().micros());
+      if (in.faults.size() > faultsBefore) return null;
       return new TradeLine(
           row,
           item,
@@ -86,9 +100,10 @@ final class TradeReader {
           quantity.unit().sign(),
           price,
           discount,
-          taxIncluded ? shown - tax : shown,
+          net,
           tax,
-          rate);
+          rate,
+          flow);
     }
     return null;
   }
@@ -105,22 +120,6 @@ final class TradeReader {
                   + " is a control account; it is kept by papers and takes no line by hand."));
   }
 
-  private static BigDecimal price(Reader in, int row) {
-    String typed = in.draft.cell(row, "price");
-    String cell = "rows." + row + ".price";
-    if (typed.isEmpty()) {
-      in.fault(cell, "At what price? Write 0 for goods that cost nothing.");
-      return null;
-    }
-    BigDecimal price = in.amount(cell, typed, 6);
-    if (price != null && price.signum() < 0) {
-      in.fault(
-          cell, "A price is not below zero; write what comes off as its own line or discount.");
-      return null;
-    }
-    return price;
-  }
-
   private static BigDecimal discount(Reader in, int row) {
     String typed = in.draft.cell(row, "discount").replace("%", "").strip();
     if (typed.isEmpty()) return BigDecimal.ZERO;
@@ -132,15 +131,5 @@ final class TradeReader {
       return null;
     }
     return percent;
-  }
-
-  private static TaxRate rate(Reader in, int row) {
-    String typed = in.draft.cell(row, "tax");
-    if (typed.isEmpty()) return null;
-    Optional<TaxRate> rate = in.book.taxRate(typed);
-    if (rate.isEmpty())
-      in.faults.add(
-          Fault.at(row, "tax", "There is no tax rate \"" + typed + "\"; Set up lists them."));
-    return rate.orElse(null);
   }
 }

@@ -4,32 +4,36 @@ import java.time.LocalDate;
 import zinctally.core.goods.Item;
 
 /**
- * A line of a posted bill or invoice that moved goods, for those that come back to it.
+ * Goods of a line of a posted bill, receipt or invoice that moved together, for what comes back to
+ * them: charges and returns. A line with serial numbers has one for each; one billed after its
+ * receipts has one for each of those.
  *
- * @param event its cost event: an in of a bill, an out of an invoice
+ * @param event the cost event: what came in, or what went out with an invoice
+ * @param line the paper's line
  * @param quantity millionths
  * @param returned millionths of those that have gone or come back already
- * @param value minor units: what the goods of a bill came in at, with charges
- * @param net minor units of the line without tax
+ * @param value minor units: what goods came in at, with charges
+ * @param net minor units without tax, of this quantity
  * @param rate null for none
+ * @param lot the serial number's id; zero for none
+ * @param unbilled what a receipt's line still waits for; null for a bill or invoice
  */
 public record Traded(
     long event,
     PaperKind kind,
+    long paper,
     String number,
     LocalDate date,
+    int line,
     long party,
     Item item,
     long quantity,
     long returned,
     long value,
     long net,
-    TaxRate rate) {
-  /** The same line with the item it speaks of. */
-  public Traded of(Item item) {
-    return new Traded(event, kind, number, date, party, item, quantity, returned, value, net, rate);
-  }
-
+    TaxRate rate,
+    long lot,
+    Awaited unbilled) {
   /** Millionths that can still go back. */
   public long returnable() {
     return quantity - returned;

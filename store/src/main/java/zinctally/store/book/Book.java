@@ -8,6 +8,7 @@ import zinctally.core.number.Coin;
  *
  * @param closedTo last closed day, or null when no period is closed
  * @param shortStock whether goods may be sold that are not there yet
+ * @param approver the role that approves purchase orders; empty when nobody needs to
  */
 public record Book(
     String name,
@@ -15,7 +16,8 @@ public record Book(
     LocalDate cutOver,
     LocalDate closedTo,
     boolean pricesIncludeTax,
-    boolean shortStock) {
+    boolean shortStock,
+    String approver) {
   public LocalDate firstOpenDay() {
     return closedTo == null || closedTo.isBefore(cutOver) ? cutOver : closedTo.plusDays(1);
   }

@@ -14,14 +14,19 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.cost.Position;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemKind;
+import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
+import zinctally.core.papers.Awaited;
+import zinctally.core.papers.Awaits;
 import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.CreditDue;
 import zinctally.core.papers.OpenItem;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reason;
+import zinctally.core.papers.ReturnReason;
 import zinctally.core.papers.StartTracking;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.Traded;
@@ -43,6 +48,9 @@ public final class BookCatalogue implements Catalogue {
   private final Map<String, Place> places = new HashMap<>();
   private final Map<String, TaxRate> rates = new HashMap<>();
   private final Map<String, Reason> reasons = new HashMap<>();
+  private final Map<String, List<Awaited>> awaited = new HashMap<>();
+  private final EarlierPapers earlier;
+  private final LotLookup lots;
 
   BookCatalogue(
       JdbcClient sql,
@@ -52,6 +60,8 @@ public final class BookCatalogue implements Catalogue {
       GroupStore groups,
       Clock clock) {
     this.sql = sql;
+    this.earlier = new EarlierPapers(sql, this::items);
+    this.lots = new LotLookup(sql);
     this.amends = amends;
     this.shortStock = book.shortStock();
     this.rules = new Rules(book.coin(), book.cutOver(), book.firstOpenDay(), LocalDate.now(clock));
@@ -118,7 +128,20 @@ public final class BookCatalogue implements Catalogue {
                 ? Optional.empty()
                 : by("i.code", wanted)
                     .or(() -> by("i.gtin", wanted))
-                    .or(() -> by("i.name", wanted)));
+                    .or(() -> by("i.name", wanted))
+                    .or(() -> byTheirCode(wanted)));
+  }
+
+  /** By a supplier's own code for it, when that means one item. */
+  private Optional<Item> byTheirCode(String wanted) {
+    List<Long> ids =
+        sql.sql(
+                "select distinct item_id from supplier_item where code = ?"
+                    + " union select id from item where supplier_code = ? limit 2")
+            .params(wanted, wanted)
+            .query(Long.class)
+            .list();
+    return ids.size() == 1 ? Optional.ofNullable(items(ids).get(ids.get(0))) : Optional.empty();
   }
 
   private Optional<Item> by(String column, String wanted) {
@@ -156,7 +179,9 @@ public final class BookCatalogue implements Catalogue {
         groups.costAccount(in.id()),
         "",
         "",
-        true);
+        true,
+        Tracking.NONE,
+        null);
   }
 
   @Override
@@ -189,9 +214,16 @@ public final class BookCatalogue implements Catalogue {
     return parties.computeIfAbsent(
         kind + key(name),
         k ->
-            sql.sql("select id, name, terms_days from party where kind = ? and name = ? and active")
+            sql.sql("select id, name, terms_days, active from party where kind = ? and name = ?")
                 .params(kind.name(), name.strip())
-                .query((row, n) -> new Party(row.getLong(1), kind, row.getString(2), row.getInt(3)))
+                .query(
+                    (row, n) ->
+                        new Party(
+                            row.getLong(1),
+                            kind,
+                            row.getString(2),
+                            row.getInt(3),
+                            row.getBoolean(4)))
                 .optional());
   }
 
@@ -262,48 +294,67 @@ public final class BookCatalogue implements Catalogue {
 
   @Override
   public List<Traded> traded(String paperNumber) {
-    record Row(long item, Traded line) {}
-    List<Row> rows =
-        sql.sql(
-                """
-                select e.id, p.kind, p.number, p.date, p.party_id, e.item_id, e.quantity,
-                  (select coalesce(sum(b.quantity), 0) from cost_event b
-                   where b.target_id = e.id and not b.gone and b.kind in ('OUT', 'BACK')
-                     and b.paper_id <> :amends) as returned,
-                  e.value + e.charges as value, l.net, t.id as rate, t.code, t.name, t.percent
-                from paper p join cost_event e on e.paper_id = p.id and not e.gone
-                join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = e.line
-                left join tax_rate t on t.id = l.tax_rate_id
-                where p.number = :number and p.state = 'POSTED' and e.kind in ('IN', 'OUT')
-                order by e.line
-                """)
-            .param("number", paperNumber.strip())
-            .param("amends", amends)
-            .query(
-                (row, n) ->
-                    new Row(
-                        row.getLong("item_id"),
-                        new Traded(
-                            row.getLong("id"),
-                            PaperKind.valueOf(row.getString("kind")),
-                            row.getString("number"),
-                            row.getObject("date", LocalDate.class),
-                            row.getLong("party_id"),
-                            null,
-                            row.getLong("quantity"),
-                            row.getLong("returned"),
-                            row.getLong("value"),
-                            row.getLong("net"),
-                            row.getLong("rate") == 0
-                                ? null
-                                : new TaxRate(
-                                    row.getLong("rate"),
-                                    row.getString("code"),
-                                    row.getString("name"),
-                                    row.getBigDecimal("percent")))))
-            .list();
-    Map<Long, Item> found = items(rows.stream().map(Row::item).distinct().toList());
-    return rows.stream().map(r -> r.line.of(found.get(r.item))).toList();
+    return earlier.traded(paperNumber, amends);
+  }
+
+  @Override
+  public List<Awaited> awaited(String paperNumber) {
+    return earlier.awaited(paperNumber, amends);
+  }
+
+  @Override
+  public List<Awaited> awaited(Awaits what, long party, long item) {
+    return awaited
+        .computeIfAbsent(what + " " + party, k -> earlier.awaited(what, party, amends))
+        .stream()
+        .filter(a -> a.item().id() == item)
+        .toList();
+  }
+
+  @Override
+  public Optional<String> sameNumber(PaperKind kind, long party, String theirNumber) {
+    return sql.sql(
+            """
+            select number, date, total from paper where reference = ? and kind = ? and party_id = ?
+              and state = 'POSTED' and id <> ? order by date desc, id desc limit 1
+            """)
+        .params(theirNumber, kind.name(), party, amends)
+        .query(
+            (row, n) ->
+                row.getString(1)
+                    + " of "
+                    + row.getString(2)
+                    + ", "
+                    + rules.coin().say(row.getLong(3)))
+        .optional();
+  }
+
+  @Override
+  public Optional<ReturnReason> returnReason(String name) {
+    return sql.sql("select id, name from return_reason where name = ? and active")
+        .param(name.strip())
+        .query((row, n) -> new ReturnReason(row.getLong(1), row.getString(2)))
+        .optional();
+  }
+
+  @Override
+  public List<Kept> lots(long item, Collection<String> codes) {
+    return lots.named(item, codes, amends);
+  }
+
+  @Override
+  public List<Kept> lotsAt(long item, long place, int atMost) {
+    return lots.at(item, place, atMost, amends);
+  }
+
+  @Override
+  public Optional<CreditDue> creditDue(long party, String returnNumber) {
+    Optional<OpenItem> open =
+        openItems(party).stream()
+            .filter(o -> o.open() > 0 && o.open() == o.amount())
+            .filter(o -> earlier.isOf(o.id(), PaperKind.SUPPLIER_RETURN, returnNumber))
+            .findFirst();
+    return open.flatMap(o -> earlier.creditDue(o));
   }
 
   @Override

@@ -35,7 +35,8 @@ public class BookStore {
                     row.getObject("cut_over", LocalDate.class),
                     row.getObject("closed_to", LocalDate.class),
                     row.getBoolean("prices_include_tax"),
-                    row.getBoolean("short_stock")))
+                    row.getBoolean("short_stock"),
+                    row.getString("approver")))
         .optional();
   }
 
@@ -63,5 +64,10 @@ public class BookStore {
             """)
         .params(name, coin.code(), cutOver, pricesIncludeTax, shortStock)
         .update();
+  }
+
+  /** The role that approves purchase orders; empty when nobody needs to. */
+  public void approver(String role) {
+    sql.sql("update book set approver = ? where id = 1").param(role).update();
   }
 }

@@ -163,6 +163,62 @@ class SumChecks {
               from open_item o left join settlement s on s.open_item_id = o.id
               group by o.id having a <> b"""),
           new Rule(
+              "what is awaited is what was ordered, received or billed less what was brought",
+              "select count(*) from awaited",
+              """
+              select concat('awaited ', a.id) as name, a.open_value as a,
+                a.value - coalesce(sum(f.value), 0) as b, a.open_quantity as q1,
+                a.quantity - coalesce(sum(f.quantity), 0) as q2
+              from awaited a left join fulfilment f on f.awaited_id = a.id
+              group by a.id having a <> b or q1 <> q2"""),
+          new Rule(
+              "Received, not billed and Billed, not received are what is awaited, on every day",
+              "select count(*) from fulfilment",
+              """
+              select concat(role, ', ', day) as name, sum(book) as a, sum(ledger) as b from (
+                select if(a.what = 'RECEIVED_BILL', 'RECEIVED_NOT_BILLED', 'BILLED_NOT_RECEIVED')
+                  as role, p.date as day, if(a.what = 'RECEIVED_BILL', -a.value, a.value) as book,
+                  0 as ledger
+                from awaited a join paper p on p.id = a.paper_id
+                where a.what in ('RECEIVED_BILL', 'BILLED_GOODS')
+                union all
+                select if(a.what = 'RECEIVED_BILL', 'RECEIVED_NOT_BILLED', 'BILLED_NOT_RECEIVED'),
+                  f.date, if(a.what = 'RECEIVED_BILL', f.value, -f.value), 0
+                from fulfilment f join awaited a on a.id = f.awaited_id
+                where a.what in ('RECEIVED_BILL', 'BILLED_GOODS')
+                union all
+                select c.role, l.date, 0, l.amount from account c
+                join journal_line l on l.account_id = c.id
+                where c.role in ('RECEIVED_NOT_BILLED', 'BILLED_NOT_RECEIVED')) t
+              group by role, day having a <> b"""),
+          new Rule(
+              "what is of each lot at each place is the sum of what moved there",
+              "select count(*) from lot_stock",
+              """
+              select concat('lot ', lot_id, ', place ', place_id) as name, sum(q1) as a, sum(q2) as b
+              from (select lot_id, place_id, quantity as q1, 0 as q2 from lot_stock
+                    union all
+                    select lot_id, place_id, 0, sum(quantity) from quantity_move
+                    where lot_id <> 0 group by lot_id, place_id) t
+              group by lot_id, place_id having a <> b or a < 0"""),
+          new Rule(
+              "lots add up to what is at each place, and a serial number is here once or not at all",
+              "select count(*) from lot",
+              """
+              select concat('item ', item_id, ', place ', place_id) as name, sum(q1) as a, sum(q2) as b
+              from (select l.item_id, s.place_id, s.quantity as q1, 0 as q2
+                    from lot l join lot_stock s on s.lot_id = l.id
+                    union all
+                    select s.item_id, s.place_id, 0, s.quantity from place_stock s
+                    join item i on i.id = s.item_id and i.tracking <> 'NONE') t
+              group by item_id, place_id having a <> b
+              union all
+              select concat('lot ', l.id), l.on_hand, coalesce(sum(s.quantity), 0) from lot l
+              join item i on i.id = l.item_id left join lot_stock s on s.lot_id = l.id
+              group by l.id
+              having l.on_hand <> coalesce(sum(s.quantity), 0)
+                or max(i.tracking) = 'SERIAL' and l.on_hand not in (0, 1000000)"""),
+          new Rule(
               "nothing stands alone: entries, moves, lines and drafts have what they belong to",
               "select count(*) from paper",
               """

@@ -195,8 +195,8 @@ public class PoolStore {
       @Override
       public Goods arrival(long id) {
         return sql.sql(
-                "select quantity, value + charges from cost_event"
-                    + " where id = ? and item_id = ? and kind = 'IN' and not gone")
+                "select quantity, if(kind = 'BACK', booked, value + charges) from cost_event"
+                    + " where id = ? and item_id = ? and kind in ('IN', 'BACK') and not gone")
             .params(id, item)
             .query((row, n) -> new Goods(row.getLong(1), row.getLong(2)))
             .optional()

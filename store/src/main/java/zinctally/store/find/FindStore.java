@@ -41,6 +41,23 @@ public class FindStore {
         atMost);
   }
 
+  public List<Hit> suppliers(String typed, int atMost) {
+    return hits(
+        "select id, name, 'supplier' from party where kind = 'SUPPLIER' and name like :within"
+            + " order by name like :start desc, name limit :most",
+        typed,
+        atMost);
+  }
+
+  /** Lots and serial numbers. */
+  public List<Hit> lots(String typed, int atMost) {
+    return hits(
+        "select l.id, l.code, i.name from lot l join item i on i.id = l.item_id"
+            + " where l.code like :start order by l.code limit :most",
+        typed,
+        atMost);
+  }
+
   public List<Hit> accounts(String typed, int atMost) {
     return hits(
         "select id, concat(code, ' ', name), 'account' from account"

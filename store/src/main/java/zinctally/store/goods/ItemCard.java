@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.ItemKind;
+import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Units;
 
@@ -12,6 +13,7 @@ import zinctally.core.units.Units;
  * group's.
  *
  * @param reorderPoint null for none
+ * @param weight kilograms of one base unit; null when not known
  * @param standardCost what one base unit is assumed to cost before any has come; null for none
  */
 public record ItemCard(
@@ -36,6 +38,8 @@ public record ItemCard(
     BigDecimal standardCost,
     String notes,
     boolean active,
+    Tracking tracking,
+    BigDecimal weight,
     List<Price> prices) {
   /**
    * @param price for one base unit; null when none is set

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemKind;
+import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
@@ -16,7 +17,7 @@ public final class ItemRows {
       """
       select i.id, i.code, i.name, i.kind, i.group_id, i.method, i.base_unit, i.pack_name,
         i.pack_size, i.stock_account, i.sales_account, i.cost_account, i.sale_wording,
-        i.purchase_wording, i.active
+        i.purchase_wording, i.active, i.tracking, i.weight
       from item i
       """;
 
@@ -40,7 +41,9 @@ public final class ItemRows {
         cost == 0 ? groups.costAccount(group) : cost,
         row.getString("sale_wording"),
         row.getString("purchase_wording"),
-        row.getBoolean("active"));
+        row.getBoolean("active"),
+        Tracking.valueOf(row.getString("tracking")),
+        row.getBigDecimal("weight"));
   }
 
   /** The units a row with base_unit, pack_name and pack_size is counted in. */

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.ItemKind;
+import zinctally.core.goods.Tracking;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
 import zinctally.store.listing.Listings;
@@ -70,6 +71,8 @@ public class ItemStore {
         row.getBigDecimal("standard_cost"),
         row.getString("notes"),
         row.getBoolean("active"),
+        Tracking.valueOf(row.getString("tracking")),
+        row.getBigDecimal("weight"),
         prices);
   }
 
@@ -149,8 +152,8 @@ public class ItemStore {
             insert into item (id, code, name, kind, group_id, method, base_unit, pack_name, pack_size,
               stock_account, sales_account, cost_account, sale_wording, purchase_wording, supplier,
               supplier_code, gtin, shelf, reorder_point, reorder_quantity, standard_cost, notes,
-              active)
-            values (?, ?, ?, ?, ?, ?, ?, ?, ?, nullif(?, 0), nullif(?, 0), nullif(?, 0), ?, ?, ?, ?,
+              active, tracking, weight)
+            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, nullif(?, 0), nullif(?, 0), nullif(?, 0), ?, ?, ?, ?,
               nullif(?, ''), ?, ?, ?, ?, ?, ?)
             on duplicate key update
               code = if(id = values(id), values(code), null),
@@ -162,7 +165,8 @@ public class ItemStore {
               purchase_wording = values(purchase_wording), supplier = values(supplier),
               supplier_code = values(supplier_code), gtin = values(gtin), shelf = values(shelf),
               reorder_point = values(reorder_point), reorder_quantity = values(reorder_quantity),
-              standard_cost = values(standard_cost), notes = values(notes), active = values(active)
+              standard_cost = values(standard_cost), notes = values(notes), active = values(active), tracking = values(tracking),
+              weight = values(weight)
             """)
         .params(
             id,
@@ -187,7 +191,9 @@ public class ItemStore {
             card.reorderQuantity() == null ? null : card.reorderQuantity().micros(),
             card.standardCost(),
             card.notes(),
-            card.active())
+            card.active(),
+            card.tracking().name(),
+            card.weight())
         .update();
     sql.sql("delete from item_price where item_id = ?").param(id).update();
     for (ItemCard.Price price : card.prices())

@@ -86,6 +86,18 @@ public class DraftStore {
         .list();
   }
 
+  /** What stands in drafts of a kind that are not posted. */
+  public List<Draft> open(PaperKind kind) {
+    return sql
+        .sql("select * from draft where paper_id is null and kind = ?")
+        .param(kind.name())
+        .query(DraftStore::row)
+        .list()
+        .stream()
+        .map(SavedDraft::draft)
+        .toList();
+  }
+
   public void posted(long id, long paper) {
     sql.sql("update draft set paper_id = ? where id = ?").params(paper, id).update();
   }

@@ -56,16 +56,31 @@ public class PaperStore {
         .optional();
   }
 
+  /** The id of the paper with this number. */
+  public Optional<Long> byNumber(String number) {
+    return sql.sql("select id from paper where number = ?")
+        .param(number)
+        .query(Long.class)
+        .optional();
+  }
+
   private List<PostedPaper.Line> lines(long id) {
     return sql.sql(
             """
             select l.*, i.code, i.name, i.base_unit, i.pack_name, i.pack_size, t.code as tax_code,
               a.code as account_code, a.name as account_name,
               (select sum(e.booked) from cost_event e
-               where e.paper_id = l.paper_id and e.line = l.line and not e.gone) as cost
+               where e.paper_id = l.paper_id and e.line % 1000000 = l.line and not e.gone) as cost,
+              f.number as of_number, r.name as return_reason,
+              (select group_concat(distinct concat(n.code, if(n.expiry is null, '',
+                        concat(' ', n.expiry))) order by n.code separator ', ')
+               from quantity_move m join lot n on n.id = m.lot_id
+               where m.paper_id = l.paper_id and m.line % 1000000 = l.line and m.lot_id <> 0)
+                as numbers
             from paper_line l join paper p on p.id = l.paper_id and p.version = l.version
             left join item i on i.id = l.item_id left join account a on a.id = l.account_id
-            left join tax_rate t on t.id = l.tax_rate_id
+            left join tax_rate t on t.id = l.tax_rate_id left join paper f on f.id = l.of_paper
+            left join return_reason r on r.id = l.return_reason_id
             where l.paper_id = ? order by l.line limit 2000
             """)
         .param(id)
@@ -87,7 +102,11 @@ public class PaperStore {
                   row.getLong("net"),
                   row.getLong("tax"),
                   row.getString("tax_code"),
-                  row.getObject("cost", Long.class));
+                  row.getObject("cost", Long.class),
+                  row.getLong("of_paper"),
+                  row.getString("of_number"),
+                  row.getString("return_reason"),
+                  row.getString("numbers"));
             })
         .list();
   }

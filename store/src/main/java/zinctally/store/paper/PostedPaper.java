@@ -29,6 +29,8 @@ public record PostedPaper(
     List<Due> dues) {
   /**
    * @param moved signed millionths it moved in stock
+   * @param of the earlier paper it goes on from; zero for none
+   * @param numbers its lots or serial numbers; null for none
    * @param cost signed minor units of its cost entries up to now
    */
   public record Line(
@@ -44,7 +46,11 @@ public record PostedPaper(
       long net,
       long tax,
       String taxCode,
-      Long cost) {}
+      Long cost,
+      long of,
+      String ofNumber,
+      String returnReason,
+      String numbers) {}
 
   public record Entry(
       long journal, LocalDate date, int version, boolean reverses, List<Booking> lines) {}

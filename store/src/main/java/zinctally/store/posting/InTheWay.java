@@ -15,10 +15,12 @@ import zinctally.core.papers.Plan;
 class InTheWay {
   private final JdbcClient sql;
   private final Dues dues;
+  private final Awaiting awaiting;
 
-  InTheWay(JdbcClient sql, Dues dues) {
+  InTheWay(JdbcClient sql, Dues dues, Awaiting awaiting) {
     this.sql = sql;
     this.dues = dues;
+    this.awaiting = awaiting;
   }
 
   List<Fault> ofAmending(PaperRows.Head paper, Plan next, Catalogue.Rules rules) {
@@ -37,7 +39,7 @@ class InTheWay {
                   + " is in a closed period and stays as it is; the first open day is "
                   + rules.firstOpenDay()
                   + ". Void it on an open day and write it anew."));
-    return dues.inTheWay(paper.id(), next, rules.coin());
+    return inUse(paper.id(), next, rules);
   }
 
   List<Fault> ofVoiding(PaperRows.Head paper, LocalDate on, Catalogue.Rules rules) {
@@ -60,7 +62,13 @@ class InTheWay {
               on + " is in a closed period; the first open day is " + rules.firstOpenDay() + "."));
     else if (on.isAfter(rules.today().plusYears(1)))
       faults.add(new Fault("date", on + " is more than a year ahead; is the year right?"));
-    else faults.addAll(dues.inTheWay(paper.id(), Plan.NOTHING, rules.coin()));
+    else faults.addAll(inUse(paper.id(), Plan.NOTHING, rules));
+    return faults;
+  }
+
+  private List<Fault> inUse(long paper, Plan next, Catalogue.Rules rules) {
+    List<Fault> faults = new ArrayList<>(dues.inTheWay(paper, next, rules.coin()));
+    faults.addAll(awaiting.inTheWay(paper, next));
     return faults;
   }
 

@@ -4,19 +4,19 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
-import zinctally.core.papers.Charge;
+import zinctally.core.goods.Lot;
 import zinctally.core.papers.OpeningParties;
 import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.Party;
-import zinctally.core.papers.Payment;
+import zinctally.core.papers.Plan;
 import zinctally.core.papers.StartTracking;
-import zinctally.core.papers.Trade;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.goods.GroupStore;
 
@@ -38,23 +38,8 @@ class Newcomers {
 
   /** The same paper with everyone in it made. */
   Paper make(Paper paper, BookCatalogue book) {
-    if (paper instanceof Trade t)
-      return new Trade(
-          t.kind(), t.date(), t.due(), made(t.who()), t.theirNumber(), t.place(), t.lines());
-    if (paper instanceof Charge c)
-      return new Charge(
-          c.date(),
-          c.due(),
-          made(c.who()),
-          c.theirNumber(),
-          c.what(),
-          c.amount(),
-          c.tax(),
-          c.rate(),
-          c.lines());
-    if (paper instanceof Payment p)
-      return new Payment(
-          p.kind(), p.date(), made(p.who()), p.money(), p.amount(), p.reference(), p.lines());
+    Optional<Party> party = paper.party();
+    if (party.isPresent() && party.get().id() == 0) return paper.with(made(party.get()));
     if (paper instanceof OpeningParties p)
       return new OpeningParties(
           p.date(),
@@ -77,7 +62,22 @@ class Newcomers {
                 + " on duplicate key update id = last_insert_id(id), active = true")
         .params(party.kind().name(), party.name(), party.termsDays())
         .update(key, "id");
-    return new Party(key.getKey().longValue(), party.kind(), party.name(), party.termsDays());
+    return new Party(key.getKey().longValue(), party.kind(), party.name(), party.termsDays(), true);
+  }
+
+  /** A plan with the lots it names for the first time made. */
+  Plan lots(Plan plan) {
+    Map<Lot, Lot> made = new HashMap<>();
+    for (Lot lot : plan.newLots()) {
+      GeneratedKeyHolder key = new GeneratedKeyHolder();
+      sql.sql(
+              "insert into lot (item_id, code, expiry) values (?, ?, ?)"
+                  + " on duplicate key update id = last_insert_id(id)")
+          .params(lot.item(), lot.code(), lot.expiry())
+          .update(key, "id");
+      made.put(lot, new Lot(key.getKey().longValue(), lot.item(), lot.code(), lot.expiry()));
+    }
+    return plan.with(made);
   }
 
   private OpeningStock made(OpeningStock stock, BookCatalogue book) {
@@ -102,7 +102,7 @@ class Newcomers {
           long group =
               groupIds.computeIfAbsent(
                   line.group().toLowerCase(java.util.Locale.ROOT), g -> group(tree, line.group()));
-          Item made = withId(item, ids.get(next++));
+          Item made = item.withId(ids.get(next++));
           items.put(key, made);
           itemRows.add(
               new Object[] {
@@ -141,21 +141,5 @@ class Newcomers {
     return tree.named(name)
         .map(GroupStore.Group::id)
         .orElseGet(() -> groups.add(new GroupStore.Group(0, tree.top().id(), name, null, 0, 0, 0)));
-  }
-
-  private static Item withId(Item item, long id) {
-    return new Item(
-        id,
-        item.code(),
-        item.name(),
-        item.kind(),
-        item.units(),
-        item.method(),
-        item.stockAccount(),
-        item.salesAccount(),
-        item.costAccount(),
-        item.saleWording(),
-        item.purchaseWording(),
-        true);
   }
 }

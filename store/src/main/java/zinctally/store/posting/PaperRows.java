@@ -15,16 +15,21 @@ import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Adjustment;
 import zinctally.core.papers.Charge;
+import zinctally.core.papers.Flow;
 import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.Payment;
 import zinctally.core.papers.Place;
+import zinctally.core.papers.PurchaseOrder;
+import zinctally.core.papers.Receipt;
 import zinctally.core.papers.Return;
+import zinctally.core.papers.ReturnReason;
 import zinctally.core.papers.StartTracking;
+import zinctally.core.papers.SupplierCredit;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.Trade;
-import zinctally.core.papers.TradeLine;
 import zinctally.core.papers.WriteDown;
 
 /** Heads and lines of posted papers. */
@@ -134,6 +139,14 @@ class PaperRows {
       place = t.place().id();
       net = t.net();
       tax = t.tax();
+    } else if (paper instanceof PurchaseOrder o) {
+      reference = o.reference();
+      place = o.place().id();
+      net = o.net();
+      tax = o.tax();
+    } else if (paper instanceof Receipt r) {
+      reference = r.theirNumber();
+      place = r.place().id();
     } else if (paper instanceof Charge c) {
       reference = c.theirNumber();
       due = c.due();
@@ -144,6 +157,12 @@ class PaperRows {
       place = r.place().id();
       net = r.net();
       tax = r.tax();
+    } else if (paper instanceof SupplierCredit c) {
+      reference = c.theirNumber();
+      net = c.net();
+      tax = c.tax();
+    } else if (paper instanceof Payment p) {
+      reference = p.reference();
     }
     return Arrays.asList(
         paper.date(),
@@ -159,65 +178,61 @@ class PaperRows {
 
   void lines(Paper paper, long id, int version) {
     List<Object[]> rows = new ArrayList<>();
-    if (paper instanceof Trade trade) {
-      for (TradeLine l : trade.lines())
-        rows.add(
-            new Object[] {
-              id,
-              version,
-              l.row(),
-              l.item() == null ? null : l.item().id(),
-              l.account() == null ? null : l.account().id(),
-              trade.place().id(),
-              l.wording(),
-              l.quantity().micros(),
-              l.unit(),
-              l.price(),
-              l.discount(),
-              l.net(),
-              l.tax(),
-              l.rate() == null ? null : l.rate().id()
-            });
-    } else {
-      for (Goods l : goods(paper))
-        rows.add(
-            new Object[] {
-              id,
-              version,
-              l.line(),
-              l.item(),
-              l.account(),
-              l.place(),
-              l.wording(),
-              l.quantity(),
-              l.unit(),
-              null,
-              BigDecimal.ZERO,
-              l.net(),
-              l.tax(),
-              l.rate() == null ? null : l.rate().id()
-            });
-    }
+    for (Row l : rows(paper))
+      rows.add(
+          new Object[] {
+            id,
+            version,
+            l.line(),
+            l.item() == null ? null : l.item().id(),
+            l.account(),
+            l.place() == null ? null : l.place().id(),
+            l.wording(),
+            l.quantity() == null ? null : l.quantity().micros(),
+            l.unit(),
+            l.price(),
+            l.discount(),
+            l.net(),
+            l.tax(),
+            l.rate() == null ? null : l.rate().id(),
+            l.of().paper() == 0 ? null : l.of().paper(),
+            l.of().paper() == 0 ? null : l.of().line(),
+            l.reason() == null ? null : l.reason().id()
+          });
     jdbc.batchUpdate(
         "insert into paper_line (paper_id, version, line, item_id, account_id, place_id, wording,"
-            + " quantity, unit, price, discount, net, tax, tax_rate_id)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+            + " quantity, unit, price, discount, net, tax, tax_rate_id, of_paper, of_line,"
+            + " return_reason_id) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         rows);
   }
 
-  /** A line that speaks of goods and bears no price of its own. */
-  private record Goods(
+  /** The earlier line a line goes on from; zeros for none. */
+  private record Of(long paper, int line) {
+    static final Of NOTHING = new Of(0, 0);
+
+    static Of source(Flow flow) {
+      return flow.source() == null ? NOTHING : new Of(flow.source().paper(), flow.source().line());
+    }
+  }
+
+  /** A line as it is kept. */
+  private record Row(
       int line,
-      long item,
+      Item item,
       Long account,
-      Long place,
+      Place place,
       String wording,
-      Long quantity,
+      Quantity quantity,
       String unit,
+      BigDecimal price,
+      BigDecimal discount,
       long net,
       long tax,
-      TaxRate rate) {
-    Goods(
+      TaxRate rate,
+      Of of,
+      ReturnReason reason) {
+    /** A line that bears no price of its own. */
+    Row(
         int line,
         Item item,
         Place place,
@@ -227,71 +242,163 @@ class PaperRows {
         long net) {
       this(
           line,
-          item.id(),
+          item,
           null,
-          place == null ? null : place.id(),
+          place,
           wording,
-          quantity == null ? null : quantity.micros(),
+          quantity,
           unit,
+          null,
+          BigDecimal.ZERO,
           net,
           0,
+          null,
+          Of.NOTHING,
           null);
     }
   }
 
-  private static List<Goods> goods(Paper paper) {
+  private static List<Row> rows(Paper paper) {
+    if (paper instanceof Trade t)
+      return t.lines().stream()
+          .map(
+              l ->
+                  new Row(
+                      l.row(),
+                      l.item(),
+                      l.account() == null ? null : l.account().id(),
+                      t.place(),
+                      l.wording(),
+                      l.quantity(),
+                      l.unit(),
+                      l.price(),
+                      l.discount(),
+                      l.net(),
+                      l.tax(),
+                      l.rate(),
+                      Of.source(l.flow()),
+                      null))
+          .toList();
+    if (paper instanceof PurchaseOrder o)
+      return o.lines().stream()
+          .map(
+              l ->
+                  new Row(
+                      l.row(),
+                      l.item(),
+                      null,
+                      o.place(),
+                      l.item().purchaseWording(),
+                      l.quantity(),
+                      l.unit(),
+                      l.price(),
+                      BigDecimal.ZERO,
+                      l.net(),
+                      l.tax(),
+                      l.rate(),
+                      Of.NOTHING,
+                      null))
+          .toList();
+    if (paper instanceof Receipt r)
+      return r.lines().stream()
+          .map(
+              l ->
+                  new Row(
+                      l.row(),
+                      l.item(),
+                      null,
+                      r.place(),
+                      "",
+                      l.quantity(),
+                      l.unit(),
+                      l.price(),
+                      BigDecimal.ZERO,
+                      l.value(),
+                      0,
+                      null,
+                      Of.source(l.flow()),
+                      null))
+          .toList();
+    if (paper instanceof SupplierCredit c)
+      return c.lines().stream()
+          .map(
+              l ->
+                  new Row(
+                      l.row(),
+                      null,
+                      null,
+                      null,
+                      l.due().number(),
+                      null,
+                      "",
+                      null,
+                      BigDecimal.ZERO,
+                      l.net(),
+                      l.tax(),
+                      l.due().rate(),
+                      Of.NOTHING,
+                      null))
+          .toList();
     if (paper instanceof Adjustment a)
       return a.lines().stream()
           .map(
               l ->
-                  new Goods(
+                  new Row(
                       l.row(),
-                      l.item().id(),
+                      l.item(),
                       l.reason().account(),
-                      a.place().id(),
+                      a.place(),
                       l.reason().name() + (l.memo().isEmpty() ? "" : ": " + l.memo()),
-                      l.quantity().micros(),
+                      l.quantity(),
                       l.unit(),
+                      null,
+                      BigDecimal.ZERO,
                       l.value(),
                       0,
+                      null,
+                      Of.NOTHING,
                       null))
           .toList();
     if (paper instanceof Return r)
       return r.lines().stream()
           .map(
               l ->
-                  new Goods(
+                  new Row(
                       l.row(),
-                      l.of().item().id(),
+                      l.item(),
                       null,
-                      r.place().id(),
+                      r.place(),
                       l.of().number(),
-                      l.quantity().micros(),
+                      l.quantity(),
                       l.unit(),
+                      null,
+                      BigDecimal.ZERO,
                       l.net(),
                       l.tax(),
-                      l.of().rate()))
+                      l.of().rate(),
+                      new Of(l.of().paper(), l.of().line()),
+                      l.reason()))
           .toList();
     if (paper instanceof Charge c)
       return c.lines().stream()
           .map(
               l ->
-                  new Goods(
+                  new Row(
                       l.row(), l.arrival().item(), null, l.arrival().number(), null, "", l.share()))
           .toList();
     if (paper instanceof WriteDown w)
       return w.lines().stream()
-          .map(l -> new Goods(l.row(), l.item(), null, l.memo(), null, "", l.change()))
+          .map(l -> new Row(l.row(), l.item(), null, l.memo(), null, "", l.change()))
           .toList();
     if (paper instanceof StartTracking s)
       return s.lines().stream()
-          .map(l -> new Goods(l.row(), s.item(), l.place(), "", l.quantity(), "", l.value()))
+          .map(l -> new Row(l.row(), s.item(), l.place(), "", l.quantity(), "", l.value()))
           .toList();
     if (paper instanceof OpeningStock o)
       return o.lines().stream()
           .map(
               l ->
-                  new Goods(
+                  new Row(
                       l.row(),
                       l.item(),
                       l.place(),

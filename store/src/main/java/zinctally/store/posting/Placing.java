@@ -1,5 +1,6 @@
 package zinctally.store.posting;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -24,8 +25,9 @@ import zinctally.store.cost.PoolStore;
 final class Placing {
   /**
    * @param paper the earlier paper it belongs to; zero for the job's own
+   * @param lot the serial number it is of; zero for none
    */
-  record Placed(Booked booked, long contra, long paper) {}
+  record Placed(Booked booked, long contra, long paper, long lot) {}
 
   private final TreeMap<Long, List<Placed>> added = new TreeMap<>();
   private final Map<Long, List<Undo.Old>> undone = new HashMap<>();
@@ -53,10 +55,12 @@ final class Placing {
     for (Plan.Event planned : job.plan().events()) {
       Undo.Old old = goesOn.get(planned);
       long id = old == null ? ids.get(next++) : old.event().id();
+      LocalDate day = planned.on() == null ? job.date() : planned.on();
       Position at =
           planned.of() == null
-              ? new Position(job.date(), job.sequence(), planned.line())
+              ? new Position(day, job.sequence(), planned.line())
               : planned.of().at();
+      long lot = planned.lot() == null ? 0 : planned.lot().id();
       CostEvent event =
           new CostEvent(
               id, planned.kind(), at, planned.quantity(), planned.value(), planned.target());
@@ -65,7 +69,7 @@ final class Placing {
       placing
           .added
           .computeIfAbsent(planned.item(), i -> new ArrayList<>())
-          .add(new Placed(booked, planned.contra(), paper));
+          .add(new Placed(booked, planned.contra(), paper, lot));
       if (old != null) placing.kept.add(id);
       placing.touch(planned.item(), at);
       placing.charge(event, 1);
@@ -76,7 +80,10 @@ final class Placing {
     return placing;
   }
 
-  /** The same item and kind, on the same line if there is one, else in the order of the lines. */
+  /**
+   * The same serial number, item and kind, on the same line if there is one, else in the order of
+   * the lines.
+   */
   private Map<Plan.Event, Undo.Old> matches(List<Plan.Event> planned) {
     Map<Plan.Event, Undo.Old> matches = new java.util.IdentityHashMap<>();
     Set<Long> taken = new HashSet<>();
@@ -85,6 +92,7 @@ final class Placing {
         if (matches.containsKey(event)) continue;
         undone.getOrDefault(event.item(), List.of()).stream()
             .filter(old -> !taken.contains(old.event().id()) && old.event().kind() == event.kind())
+            .filter(old -> old.lot() == (event.lot() == null ? 0 : event.lot().id()))
             .filter(old -> !sameLine || old.event().at().line() == event.line())
             .findFirst()
             .ifPresent(

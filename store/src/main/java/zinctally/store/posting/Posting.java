@@ -26,6 +26,7 @@ import zinctally.core.papers.Fault;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Plan;
+import zinctally.core.papers.PurchaseOrder;
 import zinctally.core.papers.Reading;
 import zinctally.core.proof.Proof;
 import zinctally.store.book.BookCatalogue;
@@ -51,6 +52,9 @@ public class Posting {
   private final PaperRows rows;
   private final PaperWriter writer;
   private final Dues dues;
+  private final Awaiting awaiting;
+  private final SupplierItems supplierItems;
+  private final Orders orders;
   private final Progress progress;
   private final PaperText texts;
   private final JdbcClient sql;
@@ -68,6 +72,9 @@ public class Posting {
       PaperRows rows,
       PaperWriter writer,
       Dues dues,
+      Awaiting awaiting,
+      SupplierItems supplierItems,
+      Orders orders,
       Progress progress,
       PaperText texts,
       JdbcClient sql,
@@ -83,6 +90,9 @@ public class Posting {
     this.rows = rows;
     this.writer = writer;
     this.dues = dues;
+    this.awaiting = awaiting;
+    this.supplierItems = supplierItems;
+    this.orders = orders;
     this.progress = progress;
     this.texts = texts;
     this.sql = sql;
@@ -264,6 +274,7 @@ public class Posting {
     reached.accept(1);
     Optional<PaperRows.Head> before = amended(saved);
     BookCatalogue book = catalogues.held(saved.amends());
+    awaiting.hold(saved.draft());
     Reading reading = read(saved.draft(), book);
     reached.accept(5);
     if (reading.paper().isEmpty()) throw new Refused(reading.faults());
@@ -272,7 +283,7 @@ public class Posting {
         before.isPresent()
             ? 0
             : sql.sql("select next value for paper_sequence").query(Long.class).single();
-    Plan plan = paper.plan(book);
+    Plan plan = newcomers.lots(paper.plan(book));
     reached.accept(20);
     Worker.Job job = job(paper, plan, before, sequence, book, login);
     Attempt attempt = attempt(job, before, book, true);
@@ -292,8 +303,15 @@ public class Posting {
     rows.lines(paper, paperId, version);
     reached.accept(40);
     write(worked, job, paperId, version, reached);
-    if (before.isPresent()) dues.rewrite(plan, job.undo(), paperId, number, paper.date());
-    else dues.write(plan, paperId, number, paper.date());
+    if (before.isPresent()) {
+      dues.rewrite(plan, job.undo(), paperId, number, paper.date());
+      awaiting.rewrite(plan, job.undo(), paperId, paper.date());
+    } else {
+      dues.write(plan, paperId, number, paper.date());
+      awaiting.write(plan, paperId);
+    }
+    if (paper instanceof PurchaseOrder order) orders.write(order, paperId, now, login);
+    if (paper.kind() == PaperKind.BILL) supplierItems.learn(paperId, before.isPresent());
     drafts.posted(id, paperId);
     rows.audit(now, login, paperId, what + " " + number, "version " + version);
     reached.accept(100);
@@ -332,10 +350,43 @@ public class Posting {
     LocalDateTime now = LocalDateTime.now(clock);
     write(worked, job, id, head.version(), percent -> {});
     dues.rewrite(Plan.NOTHING, job.undo(), id, head.number(), on);
+    awaiting.rewrite(Plan.NOTHING, job.undo(), id, on);
     rows.setVoid(id);
+    if (head.kind() == PaperKind.BILL) supplierItems.learn(id, true);
     String what = "voided " + head.number();
     rows.audit(now, login, id, what, "on " + on + (why.isBlank() ? "" : ": " + why));
     return id;
+  }
+
+  /**
+   * Ends an order: the rest of it will not come.
+   *
+   * @throws Refused when nothing of it is still to come
+   */
+  public void endOrder(long order, String login) {
+    retrying(
+        () -> {
+          PaperRows.Head head = rows.head(order, true).orElseThrow();
+          orders.end(head, LocalDate.now(clock), LocalDateTime.now(clock), login);
+          rows.audit(
+              LocalDateTime.now(clock), login, order, "cancelled the rest of " + head.number(), "");
+          return order;
+        });
+  }
+
+  /**
+   * Approves an order, so that its goods may come.
+   *
+   * @throws Refused when that is not for this person to do
+   */
+  public void approveOrder(long order, String login) {
+    retrying(
+        () -> {
+          PaperRows.Head head = rows.head(order, true).orElseThrow();
+          orders.approve(head, LocalDateTime.now(clock), login);
+          rows.audit(LocalDateTime.now(clock), login, order, "approved " + head.number(), "");
+          return order;
+        });
   }
 
   /** The day a new paper bears when nothing else is said. */

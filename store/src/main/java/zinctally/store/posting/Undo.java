@@ -11,7 +11,7 @@ import zinctally.core.ledger.JournalLine;
  * @param floor nothing is taken back on an earlier day
  * @param entries its cost entries, summed by event and posting date
  * @param lines its journal lines that do not come from cost entries, summed
- * @param moves its quantities, summed by item, place and date
+ * @param moves its quantities, summed by item, place, date and lot
  */
 record Undo(
     long paper,
@@ -23,13 +23,13 @@ record Undo(
   static final Undo NOTHING =
       new Undo(0, LocalDate.MIN, List.of(), List.of(), List.of(), List.of());
 
-  record Old(long item, CostEvent event, long charges, long contra) {}
+  record Old(long item, CostEvent event, long charges, long contra, long lot) {}
 
   record Entry(long event, LocalDate date, long quantity, long value) {}
 
   record Line(LocalDate date, JournalLine line) {}
 
-  record Moved(long item, long place, int line, LocalDate date, long quantity) {}
+  record Moved(long item, long place, int line, LocalDate date, long quantity, long lot) {}
 
   /** When something of {@code date} is taken back. */
   LocalDate on(LocalDate date) {

@@ -41,7 +41,8 @@ class Undoing {
                             row.getLong("value"),
                             row.getLong("target_id")),
                         row.getLong("charges"),
-                        row.getLong("contra_account")))
+                        row.getLong("contra_account"),
+                        row.getLong("lot_id")))
             .list(),
         sql.sql(
                 """
@@ -81,8 +82,9 @@ class Undoing {
             .list(),
         sql.sql(
                 """
-                select item_id, place_id, min(line), date, sum(quantity) as moved from quantity_move
-                where paper_id = ? group by item_id, place_id, date having moved <> 0
+                select item_id, place_id, min(line), date, sum(quantity) as moved, lot_id
+                from quantity_move where paper_id = ?
+                group by item_id, place_id, date, lot_id having moved <> 0
                 """)
             .param(paper)
             .query(
@@ -92,7 +94,8 @@ class Undoing {
                         row.getLong(2),
                         row.getInt(3),
                         row.getObject(4, LocalDate.class),
-                        row.getLong(5)))
+                        row.getLong(5),
+                        row.getLong(6)))
             .list());
   }
 }

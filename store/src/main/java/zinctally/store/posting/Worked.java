@@ -22,8 +22,9 @@ record Worked(
     Map<Long, Long> charges) {
   /**
    * @param paper the earlier paper the event belongs to; zero for the one being posted
+   * @param lot the serial number it is of; zero for none
    */
-  record Fresh(Proof.StockEntry entry, long paper) {}
+  record Fresh(Proof.StockEntry entry, long paper, long lot) {}
 
   /**
    * @param head its position is null when no event is left

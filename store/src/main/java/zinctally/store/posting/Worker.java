@@ -106,9 +106,11 @@ class Worker {
     List<Placing.Placed> added = placing.added(item);
     Map<Long, Long> contras = new HashMap<>();
     Map<Long, Long> papers = new HashMap<>();
+    Map<Long, Long> lots = new HashMap<>();
     for (Placing.Placed placed : added) {
       contras.put(placed.booked().event().id(), placed.contra());
       papers.put(placed.booked().event().id(), placed.paper());
+      lots.put(placed.booked().event().id(), placed.lot());
     }
     Run run = replay(job, goods, head, placing);
     contras.putAll(contrasOf(run.recost.changes()));
@@ -120,7 +122,8 @@ class Worker {
           new Proof.StockEntry(
               event, item, date, quantity, change.difference(), contras.get(event.id()));
       all.entries.add(entry);
-      if (change.fresh()) all.fresh.add(new Worked.Fresh(entry, papers.get(event.id())));
+      if (change.fresh())
+        all.fresh.add(new Worked.Fresh(entry, papers.get(event.id()), lots.get(event.id())));
       else all.later.add(new Proof.Later(event, item, change.difference(), date));
     }
     for (Undo.Old old : placing.undone(item))

@@ -4,25 +4,53 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import zinctally.store.book.BookStore;
+import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.Listing;
 
 /** What waits, and how the month goes. Amounts are minor units. */
 @Repository
 public class DayStore {
   private final JdbcClient sql;
+  private final BookStore books;
 
-  DayStore(JdbcClient sql) {
+  DayStore(JdbcClient sql, BookStore books) {
     this.sql = sql;
+    this.books = books;
   }
 
   /** A matter that waits. */
   public record Waiting(String what, String aside, Long amount, String next, String href) {}
 
   public long underReorder() {
+    Listing running = BuyListings.toOrder(books.book().coin());
+    return sql.sql("select count(*) from " + running.from())
+        .params(running.params())
+        .query(Long.class)
+        .single();
+  }
+
+  /** Receipts whose bill is still to come. */
+  public Overdue received() {
     return sql.sql(
             """
-            select count(*) from item i left join cost_pool h on h.item_id = i.id
-            where i.active and i.reorder_point is not null
-              and coalesce(h.on_hand, 0) <= i.reorder_point
+            select count(distinct a.paper_id), coalesce(sum(a.open_value), 0), min(p.date)
+            from awaited a join paper p on p.id = a.paper_id
+            where a.what = 'RECEIVED_BILL' and a.open_quantity > 0
+            """)
+        .query(
+            (row, n) ->
+                new Overdue(row.getLong(1), row.getLong(2), row.getObject(3, LocalDate.class)))
+        .single();
+  }
+
+  /** Purchase orders that wait for approval. */
+  public long toApprove() {
+    return sql.sql(
+            """
+            select count(*) from purchase_order d join paper p on p.id = d.paper_id
+            join book b on b.id = 1
+            where b.approver <> '' and d.approved_at is null and p.state = 'POSTED'
             """)
         .query(Long.class)
         .single();

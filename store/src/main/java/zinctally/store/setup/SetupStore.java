@@ -1,6 +1,7 @@
 package zinctally.store.setup;
 
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -99,23 +100,53 @@ public class SetupStore {
           .update();
   }
 
+  /** Why goods go or come back. */
+  public List<Row> returnReasons() {
+    return sql.sql("select id, name, active from return_reason order by name")
+        .query((r, n) -> new Row(r.getLong(1), r.getString(2), "", null, 0, r.getBoolean(3)))
+        .list();
+  }
+
+  public void saveReturnReason(long id, String name, boolean active) {
+    if (id == 0) sql.sql("insert into return_reason (name) values (?)").param(name).update();
+    else
+      sql.sql("update return_reason set name = ?, active = ? where id = ?")
+          .params(name, active, id)
+          .update();
+  }
+
   /**
-   * Numbers of posted papers of a kind, latest first, whose own or their number holds what was
-   * typed.
+   * Enough of a paper to tell it from others.
+   *
+   * @param reference the other side's number, after a comma; empty when there is none
    */
-  public List<String> papers(String kind, String typed, int atMost) {
+  public record Named(String number, LocalDate date, String who, String reference) {}
+
+  /**
+   * Posted papers of some kinds, latest first, whose own or their number, or whose party, holds
+   * what was typed.
+   */
+  public List<Named> papers(List<String> kinds, String typed, int atMost) {
     String like = typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
     return sql.sql(
             """
-            select p.number from paper p left join party w on w.id = p.party_id
-            where p.kind = :kind and p.state = 'POSTED'
+            select p.number, p.date, coalesce(w.name, ''),
+              if(p.reference = '', '', concat(', ', p.reference))
+            from paper p left join party w on w.id = p.party_id
+            where p.kind in (:kinds) and p.state = 'POSTED'
               and (p.number like :within or p.reference like :within or w.name like :within)
             order by p.date desc, p.id desc limit :most
             """)
-        .param("kind", kind)
+        .param("kinds", kinds)
         .param("within", "%" + like + "%")
         .param("most", atMost)
-        .query(String.class)
+        .query(
+            (row, n) ->
+                new Named(
+                    row.getString(1),
+                    row.getObject(2, LocalDate.class),
+                    row.getString(3),
+                    row.getString(4)))
         .list();
   }
 

@@ -13,6 +13,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import zinctally.store.book.BookStore;
+import zinctally.store.buy.RepeatStore;
 import zinctally.store.listing.Listings;
 import zinctally.store.opening.OpeningStore;
 import zinctally.store.paper.DraftStore;
@@ -30,6 +31,7 @@ class DayController {
       new AreaPage.Tabs("day", "Day", new AreaPage.Tab("Day", "/"));
   private final DayStore days;
   private final DraftStore drafts;
+  private final RepeatStore repeats;
   private final BookStore books;
   private final OpeningStore opening;
   private final ListingPage lists;
@@ -39,6 +41,7 @@ class DayController {
   DayController(
       DayStore days,
       DraftStore drafts,
+      RepeatStore repeats,
       BookStore books,
       OpeningStore opening,
       ListingPage lists,
@@ -46,6 +49,7 @@ class DayController {
       Clock clock) {
     this.days = days;
     this.drafts = drafts;
+    this.repeats = repeats;
     this.books = books;
     this.opening = opening;
     this.lists = lists;
@@ -56,6 +60,7 @@ class DayController {
   @GetMapping("/")
   String day(Model model, HttpServletRequest request, HttpServletResponse response) {
     LocalDate today = LocalDate.now(clock);
+    repeats.begin(today);
     LocalDate last = days.lastPaper(today);
     model.addAttribute("today", today);
     model.addAttribute("waiting", waiting(today));
@@ -117,8 +122,27 @@ class DayController {
                   "items are at or under their reorder point"),
               "",
               null,
+              "Order them",
+              "/buy/to-order"));
+    DayStore.Overdue unbilled = days.received();
+    if (unbilled.count() > 0)
+      waiting.add(
+          new Waiting(
+              count(
+                  unbilled.count(), "receipt waits for its bill", "receipts wait for their bills"),
+              "since " + unbilled.since(),
+              unbilled.amount(),
               "See them",
-              "/ask/reorder"));
+              "/prove/received"));
+    long approval = days.toApprove();
+    if (approval > 0)
+      waiting.add(
+          new Waiting(
+              count(approval, "order waits for approval", "orders wait for approval"),
+              "",
+              null,
+              "See them",
+              "/buy/orders?filter=approval"));
     long soldShort = days.soldShort();
     if (soldShort > 0)
       waiting.add(

@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.ItemKind;
+import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Unit;
 import zinctally.store.book.BookStore;
@@ -37,11 +38,12 @@ import zinctally.web.shell.Say;
 /** Items: the list, the card, making and changing one. */
 @Controller
 class GoodsController {
-  private static final AreaPage.Tabs TABS =
+  static final AreaPage.Tabs TABS =
       new AreaPage.Tabs(
           "goods",
           "Goods",
           new AreaPage.Tab("Items", "/goods"),
+          new AreaPage.Tab("Lots and serial numbers", "/goods/lots"),
           new AreaPage.Tab("What if", "/goods/what-if"));
   private static final int MOVEMENTS = 40;
   private final ItemStore items;
@@ -169,7 +171,13 @@ class GoodsController {
     boolean locked = id != null && items.moved(id);
     ItemForm form = new ItemForm(typed);
     ItemCard card =
-        form.read(before, locked, groups.tree(), accounts.all(), items.prices(id == null ? 0 : id));
+        form.read(
+            before,
+            locked,
+            id == null || items.stock(id).onHand() == 0,
+            groups.tree(),
+            accounts.all(),
+            items.prices(id == null ? 0 : id));
     items
         .taken("code", card.code(), card.id())
         .ifPresent(name -> form.faults().put("code", name + " has this code already."));
@@ -216,7 +224,8 @@ class GoodsController {
     model.addAttribute("groups", tree.inOrder());
     model.addAttribute("tree", tree);
     model.addAttribute("kinds", ItemKind.values());
-    model.addAttribute("methods", List.of(Method.FIFO, Method.AVERAGE));
+    model.addAttribute("methods", List.of(Method.FIFO, Method.AVERAGE, Method.SPECIFIC));
+    model.addAttribute("trackings", Tracking.values());
     model.addAttribute("unitsOffered", Arrays.asList(Unit.values()));
     model.addAttribute("accounts", accounts.all());
     model.addAttribute("lists", items.prices(0));

@@ -10,6 +10,7 @@ import java.util.Optional;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.Gtin;
 import zinctally.core.goods.ItemKind;
+import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
@@ -42,10 +43,12 @@ final class ItemForm {
   /**
    * @param before the item as it is; empty for a new one
    * @param locked whether it has moved, so that what would falsify its history stays
+   * @param empty whether none is on hand
    */
   ItemCard read(
       Optional<ItemCard> before,
       boolean locked,
+      boolean empty,
       GroupStore.Tree groups,
       List<Account> accounts,
       List<ItemCard.Price> lists) {
@@ -62,8 +65,17 @@ final class ItemForm {
             : choice(Method.class, "method", groups.method(group));
     if (method == Method.LIFO)
       faults.put("method", "Last in, first out is for comparison only; IAS 2 does not allow it.");
-    if (method == Method.SPECIFIC)
-      faults.put("method", "Specific identification needs serial numbers, which are not kept yet.");
+    Tracking tracking = choice(Tracking.class, "tracking", Tracking.NONE);
+    if (kind != ItemKind.STOCKED && tracking != Tracking.NONE)
+      faults.put("tracking", "Only what is kept in stock is told apart.");
+    if (tracking == Tracking.SERIAL && typed.getOrDefault("method", "").isEmpty())
+      method = Method.SPECIFIC;
+    if ((method == Method.SPECIFIC) != (tracking == Tracking.SERIAL))
+      faults.put(
+          "method",
+          tracking == Tracking.SERIAL
+              ? "What has serial numbers costs what it cost itself: by specific identification."
+              : "Specific identification is for what is told apart by serial number.");
     Unit base = choice(Unit.class, "unit", Unit.EACH);
     Units units = new Units(base, pack(base), packSize());
     String gtin = text("gtin", 14);
@@ -78,6 +90,11 @@ final class ItemForm {
     long stock = account("stock_account", accounts, "STOCK");
     long sales = account("sales_account", accounts, "");
     long cost = account("cost_account", accounts, "");
+    if (before.isPresent() && locked && tracking != before.get().tracking() && !empty)
+      faults.put(
+          "tracking",
+          "This changes only while none is on hand: what is here has to be told apart, or not, from"
+              + " the start.");
     if (before.isPresent() && locked) keep(before.get(), kind, method, base, stock, group, groups);
     return new ItemCard(
         before.map(ItemCard::id).orElse(0L),
@@ -101,6 +118,8 @@ final class ItemForm {
         price("standard_cost").orElse(null),
         text("notes", 2000),
         !"off".equals(typed.get("state")),
+        tracking,
+        price("weight").orElse(null),
         prices(lists));
   }
 
@@ -252,6 +271,9 @@ final class ItemForm {
             ? ""
             : card.standardCost().stripTrailingZeros().toPlainString());
     fields.put("notes", card.notes());
+    fields.put("tracking", card.tracking().name());
+    fields.put(
+        "weight", card.weight() == null ? "" : card.weight().stripTrailingZeros().toPlainString());
     fields.put("state", card.active() ? "on" : "off");
     for (ItemCard.Price price : card.prices())
       if (price.price() != null)

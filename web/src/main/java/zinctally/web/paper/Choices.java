@@ -35,7 +35,12 @@ class Choices {
     Map<String, String> spreads = new LinkedHashMap<>();
     spreads.put("value", "by value");
     spreads.put("quantity", "by quantity");
+    spreads.put("weight", "by weight");
     spreads.put("hand", "by hand");
+    Map<String, String> goods = new LinkedHashMap<>();
+    goods.put("with", "come with this bill");
+    goods.put("later", "come later");
+    lists.put("goods", goods);
     lists.put("spreads", spreads);
     return lists;
   }

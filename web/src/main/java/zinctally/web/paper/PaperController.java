@@ -4,11 +4,14 @@ import java.io.IOException;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -18,14 +21,20 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.server.ResponseStatusException;
-import zinctally.core.number.Quantity;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.core.papers.Awaited;
+import zinctally.core.papers.Awaits;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.Catalogues;
+import zinctally.store.buy.OrderStore;
+import zinctally.store.buy.SupplierStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
+import zinctally.store.posting.Posting;
+import zinctally.store.posting.Refused;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 
@@ -33,13 +42,27 @@ import zinctally.web.shell.NotThere;
 @Controller
 class PaperController {
   private static final Set<PaperKind> VALUED =
-      EnumSet.of(PaperKind.CHARGE, PaperKind.SUPPLIER_RETURN, PaperKind.CUSTOMER_RETURN);
+      EnumSet.of(
+          PaperKind.CHARGE,
+          PaperKind.RECEIPT,
+          PaperKind.SUPPLIER_RETURN,
+          PaperKind.SUPPLIER_CREDIT,
+          PaperKind.CUSTOMER_RETURN);
+  private static final Set<PaperKind> PRICED =
+      EnumSet.of(PaperKind.BILL, PaperKind.INVOICE, PaperKind.PURCHASE_ORDER);
+  private static final Set<PaperKind> PRINTED =
+      EnumSet.of(PaperKind.INVOICE, PaperKind.PURCHASE_ORDER);
+  private static final Set<PaperKind> REPEATS =
+      EnumSet.of(PaperKind.BILL, PaperKind.PURCHASE_ORDER);
   private final PaperStore papers;
   private final PaperText texts;
   private final DraftStore drafts;
   private final Catalogues catalogues;
   private final Clock clock;
-  private final InvoicePdf pdfs;
+  private final PaperPdf pdfs;
+  private final OrderStore orders;
+  private final SupplierStore suppliers;
+  private final Posting posting;
 
   PaperController(
       PaperStore papers,
@@ -47,13 +70,19 @@ class PaperController {
       DraftStore drafts,
       Catalogues catalogues,
       Clock clock,
-      InvoicePdf pdfs) {
+      PaperPdf pdfs,
+      OrderStore orders,
+      SupplierStore suppliers,
+      Posting posting) {
     this.papers = papers;
     this.texts = texts;
     this.drafts = drafts;
     this.catalogues = catalogues;
     this.clock = clock;
     this.pdfs = pdfs;
+    this.orders = orders;
+    this.suppliers = suppliers;
+    this.posting = posting;
   }
 
   private PostedPaper paper(long id) {
@@ -69,17 +98,77 @@ class PaperController {
     model.addAttribute("mayChange", May.write(who, paper.kind()) && !paper.isVoid());
     model.addAttribute(
         "mayCopy", May.write(who, paper.kind()) && PaperForm.of(paper.kind()) != null);
-    model.addAttribute(
-        "trade", paper.kind() == PaperKind.BILL || paper.kind() == PaperKind.INVOICE);
+    model.addAttribute("trade", PRICED.contains(paper.kind()));
+    model.addAttribute("mayRepeat", REPEATS.contains(paper.kind()) && May.write(who, paper.kind()));
     model.addAttribute("valued", VALUED.contains(paper.kind()));
     model.addAttribute("mayReturn", returnKind(paper) != null && May.write(who, returnKind(paper)));
+    model.addAttribute("followers", orders.followers(id));
+    model.addAttribute("goesOn", paper.isVoid() ? List.of() : goesOn(paper, who));
+    orders
+        .head(id)
+        .ifPresent(
+            head -> {
+              model.addAttribute("order", head);
+              model.addAttribute("orderLines", orders.lines(id));
+            });
     return "paper/posted";
+  }
+
+  /** A paper that can be written from this one, and the button for it. */
+  public record Next(PaperKind kind, String words) {}
+
+  private List<Next> goesOn(PostedPaper paper, Principal who) {
+    List<Next> next = new ArrayList<>();
+    Set<Awaits> awaits =
+        catalogues.open().awaited(paper.number()).stream()
+            .filter(a -> a.openQuantity() > 0 && a.number().equals(paper.number()))
+            .filter(a -> a.order().open())
+            .map(Awaited::what)
+            .collect(Collectors.toSet());
+    if (awaits.contains(Awaits.ORDERED_GOODS) || awaits.contains(Awaits.BILLED_GOODS))
+      next.add(new Next(PaperKind.RECEIPT, "Goods have come"));
+    if (awaits.contains(Awaits.ORDERED_BILL) || awaits.contains(Awaits.RECEIVED_BILL))
+      next.add(new Next(PaperKind.BILL, "Bill has come"));
+    boolean owed = paper.dues().stream().anyMatch(d -> d.open() < 0);
+    if (owed && paper.kind() == PaperKind.BILL)
+      next.add(new Next(PaperKind.SUPPLIER_PAYMENT, "Pay"));
+    boolean due = paper.dues().stream().anyMatch(d -> d.open() > 0 && d.open() == d.amount());
+    if (due && paper.kind() == PaperKind.SUPPLIER_RETURN)
+      next.add(new Next(PaperKind.SUPPLIER_CREDIT, "Credit note has come"));
+    return next.stream().filter(n -> May.write(who, n.kind())).toList();
+  }
+
+  @PostMapping("/papers/{id}/end")
+  String endOrder(@PathVariable long id, Principal who, RedirectAttributes after) {
+    return changed(
+        id,
+        who,
+        after,
+        () -> posting.endOrder(id, who.getName()),
+        "What was still to come is cancelled.");
+  }
+
+  @PostMapping("/papers/{id}/approve")
+  String approveOrder(@PathVariable long id, Principal who, RedirectAttributes after) {
+    return changed(id, who, after, () -> posting.approveOrder(id, who.getName()), "Approved.");
+  }
+
+  private String changed(
+      long id, Principal who, RedirectAttributes after, Runnable change, String told) {
+    if (!May.write(who, paper(id).kind())) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    try {
+      change.run();
+      after.addFlashAttribute("told", told);
+    } catch (Refused refused) {
+      after.addFlashAttribute("wrong", refused.faults().get(0).says());
+    }
+    return "redirect:/papers/" + id;
   }
 
   private static PaperKind returnKind(PostedPaper paper) {
     if (paper.isVoid()) return null;
     return switch (paper.kind()) {
-      case BILL -> PaperKind.SUPPLIER_RETURN;
+      case BILL, RECEIPT -> PaperKind.SUPPLIER_RETURN;
       case INVOICE -> PaperKind.CUSTOMER_RETURN;
       default -> null;
     };
@@ -93,15 +182,7 @@ class PaperController {
     if (kind == null || !May.write(who, kind))
       throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     List<Map<String, String>> rows =
-        catalogues.open().traded(paper.number()).stream()
-            .filter(line -> line.returnable() > 0)
-            .map(
-                line ->
-                    Map.of(
-                        "paper", paper.number(),
-                        "item", line.item().code(),
-                        "quantity", line.item().units().say(new Quantity(line.returnable()))))
-            .toList();
+        Returnable.of(paper.number(), catalogues.open().traded(paper.number()), kind);
     Map<String, String> fields = new HashMap<>();
     fields.put("date", LocalDate.now(clock).toString());
     fields.put(kind == PaperKind.SUPPLIER_RETURN ? "supplier" : "customer", paper.partyName());
@@ -144,10 +225,17 @@ class PaperController {
   @GetMapping("/papers/{id}/pdf")
   ResponseEntity<byte[]> pdf(@PathVariable long id) throws IOException {
     PostedPaper paper = paper(id);
-    if (paper.kind() != PaperKind.INVOICE) throw new NotThere("a PDF of " + paper.number());
+    if (!PRINTED.contains(paper.kind())) throw new NotThere("a PDF of " + paper.number());
+    Optional<OrderStore.Head> order = orders.head(id);
+    if (order.isPresent() && !order.get().approved())
+      throw new NotThere("a PDF of " + paper.number() + " before it is approved");
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
         .header("Content-Disposition", "inline; filename=\"" + paper.number() + ".pdf\"")
-        .body(pdfs.invoice(paper));
+        .body(
+            paper.kind() == PaperKind.INVOICE
+                ? pdfs.invoice(paper)
+                : pdfs.order(
+                    paper, order.orElseThrow(), suppliers.card(paper.party()).orElseThrow()));
   }
 }

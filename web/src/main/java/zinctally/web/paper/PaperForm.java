@@ -1,13 +1,29 @@
 package zinctally.web.paper;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zinctally.core.papers.PaperKind;
 
 /** Which fields and columns a kind of paper has on the screen. */
 public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns) {
+  private static final Set<PaperKind> MOVES_GOODS =
+      EnumSet.of(
+          PaperKind.BILL,
+          PaperKind.RECEIPT,
+          PaperKind.INVOICE,
+          PaperKind.ADJUSTMENT,
+          PaperKind.SUPPLIER_RETURN,
+          PaperKind.CUSTOMER_RETURN);
+
+  /** Whether its lines may have to say which lots or serial numbers they move. */
+  public boolean numbered() {
+    return MOVES_GOODS.contains(kind);
+  }
+
   /** How a field is filled. */
   public enum Input {
     TEXT,
@@ -59,20 +75,54 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
   private static final Map<PaperKind, PaperForm> FORMS =
       forms(
           new PaperForm(
+              PaperKind.PURCHASE_ORDER,
+              List.of(
+                  suggest("supplier", "Supplier", "supplier"),
+                  field("reference", "Their reference"),
+                  date("date", "Order date"),
+                  date("expected", "Expected"),
+                  choice("place", "To be brought to", "places"),
+                  choice("prices", "Prices", "prices"),
+                  field("notes", "Note to the supplier")),
+              List.of(
+                  text("item", "Item", "item"),
+                  figure("quantity", "Quantity"),
+                  figure("price", "Price each"),
+                  text("tax", "Tax", "tax"),
+                  shown("free", "Here now"),
+                  shown("amount", "Amount"))),
+          new PaperForm(
+              PaperKind.RECEIPT,
+              List.of(
+                  suggest("supplier", "Supplier", "supplier"),
+                  field("their_number", "Delivery note"),
+                  date("date", "Came on"),
+                  choice("place", "Into", "places")),
+              List.of(
+                  text("of", "Order or bill", "ordered"),
+                  text("item", "Item", "item"),
+                  figure("quantity", "Quantity"),
+                  figure("price", "Price, if not the order's"),
+                  shown("awaited", "To come"),
+                  shown("free", "Here now"),
+                  shown("amount", "Comes in at"))),
+          new PaperForm(
               PaperKind.BILL,
               List.of(
                   suggest("supplier", "Supplier", "supplier"),
                   field("their_number", "Their number"),
                   date("date", "Bill date"),
                   date("due", "Due"),
+                  choice("goods", "Goods of no receipt", "goods"),
                   choice("place", "Into", "places"),
                   choice("prices", "Prices", "prices")),
               List.of(
+                  text("of", "Receipt or order", "received"),
                   text("item", "Item or account", "item"),
                   figure("quantity", "Quantity"),
                   figure("price", "Price each"),
                   text("tax", "Tax", "tax"),
-                  shown("free", "Here now"),
+                  shown("awaited", "Awaited"),
                   shown("amount", "Amount"))),
           new PaperForm(
               PaperKind.INVOICE,
@@ -114,11 +164,28 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   suggest("tax", "Tax to reclaim", "tax"),
                   choice("spread", "Shared", "spreads")),
               List.of(
-                  text("bill", "Bill the goods came with", "bill"),
+                  text("bill", "Bill or receipt of the goods", "came"),
                   text("item", "Item, if not all", "item"),
                   figure("share", "Share, by hand"),
                   shown("amount", "Bears"))),
-          goesBack(PaperKind.SUPPLIER_RETURN, "supplier", "Supplier", "Out of", "Bill", "bill"),
+          goesBack(
+              PaperKind.SUPPLIER_RETURN,
+              "supplier",
+              "Supplier",
+              "Out of",
+              "Bill or receipt",
+              "came"),
+          new PaperForm(
+              PaperKind.SUPPLIER_CREDIT,
+              List.of(
+                  suggest("supplier", "Supplier", "supplier"),
+                  field("their_number", "Their number"),
+                  date("date", "Date")),
+              List.of(
+                  text("paper", "Return it is for", "returned"),
+                  figure("net", "Credited without tax, if not all"),
+                  figure("tax_amount", "Tax, if not the same"),
+                  shown("amount", "Credit"))),
           goesBack(PaperKind.CUSTOMER_RETURN, "customer", "Customer", "Into", "Invoice", "invoice"),
           new PaperForm(
               PaperKind.WRITE_DOWN,
@@ -186,11 +253,12 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
             field("reference", "Their reference"),
             date("date", "Date"),
             choice("place", place, "places"),
-            field("reason", "Reason")),
+            field("reason", "Note")),
         List.of(
             text("paper", paper, source),
             text("item", "Item", "item"),
             figure("quantity", "Quantity"),
+            text("reason", "Reason", "return-reason"),
             shown("free", "Here now"),
             shown("amount", "Credit")));
   }
@@ -203,9 +271,9 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
             suggest(party, label, party),
             date("date", "Date"),
             choice("money", money, "money"),
-            field("amount", "Amount"),
+            field("amount", "Money paid"),
             field("reference", "Reference")),
-        List.of(text("paper", paper + " it pays", "open"), figure("amount", "Pays")));
+        List.of(text("paper", paper + " or credit", "open"), figure("amount", "Settles")));
   }
 
   /** The form of a kind; opening stock has a screen of its own. */

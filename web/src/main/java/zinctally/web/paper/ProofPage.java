@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.number.Quantity;
@@ -18,13 +19,16 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.OpenItem;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.PurchaseOrder;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.Return;
+import zinctally.core.papers.SupplierCredit;
 import zinctally.core.papers.Trade;
 import zinctally.core.proof.Proof;
 import zinctally.core.units.Units;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
+import zinctally.store.buy.OfferStore;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
@@ -44,6 +48,7 @@ class ProofPage {
   private final PaperStore papers;
   private final PaperText texts;
   private final LaterPapers laters;
+  private final OfferStore offers;
   private final Say say;
 
   ProofPage(
@@ -53,6 +58,7 @@ class ProofPage {
       PaperStore papers,
       PaperText texts,
       LaterPapers laters,
+      OfferStore offers,
       Say say) {
     this.posting = posting;
     this.catalogues = catalogues;
@@ -60,11 +66,24 @@ class ProofPage {
     this.papers = papers;
     this.texts = texts;
     this.laters = laters;
+    this.offers = offers;
     this.say = say;
   }
 
   /** Facts for the line table, filled in beside what was typed. */
-  record RowShown(int row, String name, String unit, String amount, String free, String price) {}
+  record RowShown(
+      int row,
+      String name,
+      String unit,
+      String amount,
+      String free,
+      String price,
+      String given,
+      String awaited,
+      boolean tracked) {}
+
+  /** What a difference does: how much of it stays with goods here, how much goes to goods sold. */
+  record Effect(String item, String all, String here, String sold) {}
 
   /** One item before and after. */
   record ShiftShown(
@@ -91,6 +110,8 @@ class ProofPage {
     model.addAttribute("rowsShown", rows(draft, proof.reading(), book));
     model.addAttribute("openItems", open(draft, book));
     model.addAttribute("laterHref", "/drafts/" + saved.id() + "/later");
+    model.addAttribute("offers", offers(draft, book));
+    model.addAttribute("draftId", saved.id());
     if (saved.amends() != 0)
       model.addAttribute(
           "changes",
@@ -104,7 +125,15 @@ class ProofPage {
               if (p instanceof Trade trade) model.addAttribute("totals", totals(trade));
               if (p instanceof Charge charge) model.addAttribute("totals", totals(charge));
               if (p instanceof Return back) model.addAttribute("totals", totals(back));
+              if (p instanceof PurchaseOrder order)
+                model.addAttribute(
+                    "totals", totals("Total", order.net(), order.tax(), order.total()));
+              if (p instanceof SupplierCredit credit)
+                model.addAttribute(
+                    "totals", totals("Credit", credit.net(), credit.tax(), credit.total()));
             });
+    if (draft.kind() == PaperKind.BILL && saved.amends() == 0)
+      proof.work().ifPresent(w -> model.addAttribute("effects", effects(w)));
     work(proof, book, model);
   }
 
@@ -164,10 +193,41 @@ class ProofPage {
   }
 
   private List<Total> totals(Return back) {
+    return totals("Credit", back.net(), back.tax(), back.total());
+  }
+
+  private List<Total> totals(String last, long net, long tax, long total) {
     return List.of(
-        new Total("Without tax", say.money(back.net())),
-        new Total("Tax", say.money(back.tax())),
-        new Total("Credit", say.money(back.total())));
+        new Total("Without tax", say.money(net)),
+        new Total("Tax", say.money(tax)),
+        new Total(last, say.money(total)));
+  }
+
+  /** What a bill's differences from its receipts do, item by item. */
+  private List<Effect> effects(Proof.Work work) {
+    Map<Long, Long> charged = new LinkedHashMap<>();
+    for (Proof.StockEntry entry : work.entries())
+      if (entry.event().kind() == EventKind.CHARGE)
+        charged.merge(entry.item(), entry.value(), Math::addExact);
+    Map<Long, Long> sold = new LinkedHashMap<>();
+    for (Proof.Later later : work.later())
+      sold.merge(later.item(), -later.difference(), Math::addExact);
+    List<Effect> effects = new ArrayList<>();
+    for (Proof.Shift shift : work.shifts()) {
+      long all = charged.getOrDefault(shift.item().id(), 0L);
+      if (all == 0) continue;
+      long gone = sold.getOrDefault(shift.item().id(), 0L);
+      effects.add(
+          new Effect(
+              shift.item().code(), say.change(all), say.change(all - gone), say.change(gone)));
+    }
+    return effects;
+  }
+
+  private List<OfferStore.Offer> offers(Draft draft, BookCatalogue book) {
+    return book.party(Party.Kind.SUPPLIER, draft.field("supplier"))
+        .map(p -> offers.offers(draft.kind(), p.id()))
+        .orElse(List.of());
   }
 
   private List<RowShown> rows(Draft draft, Reading reading, BookCatalogue book) {
@@ -205,7 +265,10 @@ class ProofPage {
                       facts.unit(),
                       say.money(facts.amount()),
                       here,
-                      item == null ? "" : usualPrice(draft.kind(), item, facts.unit(), book)));
+                      item == null ? "" : usualPrice(draft.kind(), item, facts.unit(), book),
+                      facts.given(),
+                      facts.awaited(),
+                      item != null && item.tracked()));
             });
     return shown;
   }
@@ -227,7 +290,7 @@ class ProofPage {
               .price(item.id())
               .map(p -> p.multiply(size.decimal()).stripTrailingZeros().toPlainString())
               .orElse("");
-      case BILL ->
+      case BILL, PURCHASE_ORDER ->
           book.latestCost(item.id())
               .map(c -> say.each(c.value(), c.micros(), size.micros()))
               .orElse("");
@@ -241,7 +304,6 @@ class ProofPage {
     Party.Kind kind = paying ? Party.Kind.SUPPLIER : Party.Kind.CUSTOMER;
     return book.party(kind, draft.field(paying ? "supplier" : "customer")).stream()
         .flatMap(p -> book.openItems(p.id()).stream())
-        .filter(o -> paying ? o.open() < 0 : o.open() > 0)
         .toList();
   }
 

@@ -69,8 +69,22 @@ class SuggestController {
               .limit(MOST)
               .map(a -> new Offer(a.code(), a.name(), a.code() + ", " + a.kind().words()))
               .toList();
-      case "bill" -> setup.papers("BILL", typed, MOST).stream().map(Offer::of).toList();
-      case "invoice" -> setup.papers("INVOICE", typed, MOST).stream().map(Offer::of).toList();
+      case "came" -> papers(typed, "BILL", "RECEIPT");
+      case "ordered" -> papers(typed, "PURCHASE_ORDER", "BILL");
+      case "received" -> papers(typed, "RECEIPT", "PURCHASE_ORDER");
+      case "returned" -> papers(typed, "SUPPLIER_RETURN");
+      case "invoice" -> papers(typed, "INVOICE");
+      case "return-reason" ->
+          setup.returnReasons().stream()
+              .filter(SetupStore.Row::active)
+              .map(SetupStore.Row::name)
+              .filter(
+                  n ->
+                      n.toLowerCase(java.util.Locale.ROOT)
+                          .contains(typed.toLowerCase(java.util.Locale.ROOT)))
+              .limit(MOST)
+              .map(Offer::of)
+              .toList();
       case "place" -> setup.places().stream().map(Offer::of).toList();
       case "supplier" -> setup.parties("SUPPLIER", typed, MOST).stream().map(Offer::of).toList();
       case "customer" -> setup.parties("CUSTOMER", typed, MOST).stream().map(Offer::of).toList();
@@ -95,5 +109,11 @@ class SuggestController {
       case "side" -> List.of(Offer.of("bill"), Offer.of("invoice"));
       default -> throw new NotThere("suggestions for " + source);
     };
+  }
+
+  private List<Offer> papers(String typed, String... kinds) {
+    return setup.papers(List.of(kinds), typed, MOST).stream()
+        .map(p -> new Offer(p.number(), p.number(), p.date() + ", " + p.who() + p.reference()))
+        .toList();
   }
 }

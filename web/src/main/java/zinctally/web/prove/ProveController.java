@@ -13,8 +13,10 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.core.ledger.Account;
+import zinctally.core.papers.Awaits;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.ledger.AccountStore;
+import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listings;
 import zinctally.store.prove.TieOutStore;
@@ -34,6 +36,8 @@ class ProveController {
           new AreaPage.Tab("Trial balance", "/prove/accounts"),
           new AreaPage.Tab("Journal", "/prove/journal"),
           new AreaPage.Tab("Journals by hand", "/prove/by-hand"),
+          new AreaPage.Tab("Received, not billed", "/prove/received"),
+          new AreaPage.Tab("Billed, not received", "/prove/billed"),
           new AreaPage.Tab("Periods", "/prove/periods"));
   private final TieOutStore tieOut;
   private final AccountStore accounts;
@@ -45,6 +49,28 @@ class ProveController {
     this.accounts = accounts;
     this.page = page;
     this.clock = clock;
+  }
+
+  /** Lines behind Received, not billed or Billed, not received, and whether they tie out. */
+  @GetMapping("/prove/{which:received|billed}")
+  String awaited(
+      @PathVariable String which,
+      @RequestParam(defaultValue = "") String date,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    Awaits what = which.equals("received") ? Awaits.RECEIVED_BILL : Awaits.BILLED_GOODS;
+    LocalDate at = AtDate.read(date, clock, model);
+    model.addAttribute("date", at);
+    String shown = page.show(TABS, BuyListings.awaited(what, at), model, request, response);
+    if (!"listing/area".equals(shown)) return shown;
+    model.addAttribute(
+        "control",
+        tieOut.controls(at).stream()
+            .filter(c -> c.role().equals(what.role().name()))
+            .findFirst()
+            .orElseThrow());
+    return "prove/awaited";
   }
 
   /** A group's sums, with its items when it is opened. */

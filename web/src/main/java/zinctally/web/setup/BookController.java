@@ -2,6 +2,7 @@ package zinctally.web.setup;
 
 import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,6 +40,7 @@ class BookController {
       @RequestParam String cutOver,
       @RequestParam(defaultValue = "false") boolean pricesIncludeTax,
       @RequestParam(defaultValue = "false") boolean shortStock,
+      @RequestParam(defaultValue = "") String approver,
       RedirectAttributes after) {
     Book now = books.book();
     if (name.isBlank() || name.length() > 120)
@@ -53,6 +55,7 @@ class BookController {
         return Answer.wrong(
             after, "", "The cut-over date stays " + now.cutOver() + ": papers are posted since.");
       books.save(name.strip(), coin, date, pricesIncludeTax, shortStock);
+      if (List.of("", "OWNER", "BOOKKEEPER").contains(approver)) books.approver(approver);
     } catch (IllegalArgumentException unknown) {
       return Answer.wrong(
           after,

@@ -15,7 +15,7 @@ import zinctally.core.number.Figures;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.setup.SetupStore;
 
-/** Places, tax rates and reasons for adjustments. */
+/** Places, tax rates, reasons for adjustments and for returns. */
 @Controller
 class SmallTablesController {
   private final AccountStore accounts;
@@ -39,6 +39,21 @@ class SmallTablesController {
   @GetMapping("/setup/reasons")
   String reasons(Model model) {
     return small(model, "reasons", setup.reasons());
+  }
+
+  @GetMapping("/setup/return-reasons")
+  String returnReasons(Model model) {
+    return small(model, "return-reasons", setup.returnReasons());
+  }
+
+  @PostMapping("/setup/return-reasons")
+  String saveReturnReason(
+      @RequestParam long id,
+      @RequestParam String name,
+      @RequestParam(defaultValue = "false") boolean active,
+      RedirectAttributes after) {
+    return Answer.kept(
+        after, "/return-reasons", name, 80, () -> setup.saveReturnReason(id, name.strip(), active));
   }
 
   private String small(Model model, String tab, List<SetupStore.Row> rows) {

@@ -30,7 +30,17 @@ class FindController {
           new Found("Items", "goods", "/goods", false),
           new Found("New item", "goods", "/goods/new", false),
           new Found("Bills", "buy", "/buy", false),
+          new Found("What to order", "buy", "/buy/to-order", false),
+          new Found("Purchase orders", "buy", "/buy/orders", false),
+          new Found("Receipts", "buy", "/buy/receipts", false),
+          new Found("Suppliers", "buy", "/buy/suppliers", false),
+          new Found("Returns by reason", "buy", "/buy/returns/reasons", false),
+          new Found("Repeating purchases", "buy", "/buy/repeating", false),
+          new Found("Received, not billed", "prove", "/prove/received", false),
+          new Found("Billed, not received", "prove", "/prove/billed", false),
+          new Found("Lots and serial numbers", "goods", "/goods/lots", false),
           new Found("Owed to suppliers", "buy", "/buy/open", false),
+          new Found("Owed to suppliers, by age", "buy", "/buy/age", false),
           new Found("Invoices", "sell", "/sell", false),
           new Found("Owed by customers", "sell", "/sell/open", false),
           new Found("Adjustments", "handle", "/handle", false),
@@ -67,6 +77,13 @@ class FindController {
       store
           .papers(typed, 6)
           .forEach(h -> found.add(new Found(h.words(), h.aside(), "/papers/" + h.id(), false)));
+      store
+          .suppliers(typed, 3)
+          .forEach(
+              h -> found.add(new Found(h.words(), h.aside(), "/buy/supplier/" + h.id(), false)));
+      store
+          .lots(typed, 3)
+          .forEach(h -> found.add(new Found(h.words(), h.aside(), "/goods/lot/" + h.id(), false)));
       store
           .accounts(typed, 4)
           .forEach(

@@ -5,7 +5,11 @@ import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
@@ -21,6 +25,7 @@ public class Say {
   private static final DateTimeFormatter HEADING =
       DateTimeFormatter.ofPattern("EEEE, d MMMM", Locale.ENGLISH);
   private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
+  private static final Pattern NUMBER = Pattern.compile("\\b[A-Z]{1,3}-\\d{4}-\\d{4,}\\b");
   private final BookStore books;
 
   Say(BookStore books) {
@@ -123,5 +128,26 @@ public class Say {
 
   public String clock(LocalDateTime at) {
     return String.format("%02d:%02d", at.getHour(), at.getMinute());
+  }
+
+  /**
+   * Some words of a sentence.
+   *
+   * @param href where they lead; null for nowhere
+   */
+  public record Piece(String words, String href) {}
+
+  /** A sentence with the papers it names as links. */
+  public List<Piece> pieces(String sentence) {
+    List<Piece> pieces = new ArrayList<>();
+    Matcher number = NUMBER.matcher(sentence);
+    int from = 0;
+    while (number.find()) {
+      pieces.add(new Piece(sentence.substring(from, number.start()), null));
+      pieces.add(new Piece(number.group(), "/papers/number/" + number.group()));
+      from = number.end();
+    }
+    pieces.add(new Piece(sentence.substring(from), null));
+    return pieces;
   }
 }

@@ -32,7 +32,7 @@ class Shell {
       List.of(
           new Leaf("day", "Day", "what waits", "/"),
           new Leaf("goods", "Goods", "items, costs", "/goods"),
-          new Leaf("buy", "Buy", "bills, paying", "/buy"),
+          new Leaf("buy", "Buy", "orders, bills", "/buy"),
           new Leaf("sell", "Sell", "invoices, cash", "/sell"),
           new Leaf("handle", "Handle", "adjust stock", "/handle"),
           new Leaf("prove", "Prove", "tie out, ledger", "/prove"),
@@ -43,6 +43,8 @@ class Shell {
 
   private static final List<NewPaper> NEW =
       List.of(
+          new NewPaper(PaperKind.PURCHASE_ORDER, "o"),
+          new NewPaper(PaperKind.RECEIPT, "r"),
           new NewPaper(PaperKind.BILL, "b"),
           new NewPaper(PaperKind.INVOICE, "i"),
           new NewPaper(PaperKind.ADJUSTMENT, "a"),

@@ -1,0 +1,11 @@
+package zinctally.core.goods;
+
+import java.time.LocalDate;
+
+/**
+ * Goods of an item told apart from others of it: a lot holds many, a serial number one.
+ *
+ * @param id zero until it is made
+ * @param expiry null for none
+ */
+public record Lot(long id, long item, String code, LocalDate expiry) {}

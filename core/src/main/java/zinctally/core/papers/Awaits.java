@@ -1,0 +1,26 @@
+package zinctally.core.papers;
+
+import zinctally.core.ledger.Role;
+
+/** What a line of a posted paper can wait for. */
+public enum Awaits {
+  /** A purchase order's goods. */
+  ORDERED_GOODS(Role.NONE),
+  /** A purchase order's bill. */
+  ORDERED_BILL(Role.NONE),
+  /** The bill for goods that have come. */
+  RECEIVED_BILL(Role.RECEIVED_NOT_BILLED),
+  /** The goods of a bill that came first. */
+  BILLED_GOODS(Role.BILLED_NOT_RECEIVED);
+
+  private final Role role;
+
+  Awaits(Role role) {
+    this.role = role;
+  }
+
+  /** The account that what is awaited adds up to; {@link Role#NONE} when it is in no books. */
+  public Role role() {
+    return role;
+  }
+}

@@ -1,0 +1,103 @@
+package zinctally.core.papers;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import zinctally.core.cost.PostingDate;
+import zinctally.core.goods.Item;
+import zinctally.core.ledger.JournalLine;
+import zinctally.core.ledger.Role;
+import zinctally.core.number.Spread;
+
+/**
+ * What a bill's lines do: goods that come with it, goods received before, goods still to come. What
+ * was received is released from Received, not billed at the value at which it came in; the
+ * difference is a charge on its arrival (IAS 2 paragraph 11), on the later of both days.
+ */
+final class Billing {
+  final List<JournalLine> known = new ArrayList<>();
+  final List<Plan.Wait> awaits = new ArrayList<>();
+  final List<Plan.Fill> fills = new ArrayList<>();
+  private final Trade bill;
+  private final Catalogue book;
+  private final Stocking stock;
+
+  Billing(Trade bill, Catalogue book, Stocking stock) {
+    this.bill = bill;
+    this.book = book;
+    this.stock = stock;
+  }
+
+  /** A line of goods; its price is shared over what came, what comes and what will come. */
+  void add(TradeLine line) {
+    Flow flow = line.flow();
+    List<Long> weights = new ArrayList<>();
+    weights.add(flow.now());
+    weights.add(flow.after());
+    flow.before().forEach(p -> weights.add(p.quantity()));
+    long[] nets = Spread.over(line.net(), weights.stream().mapToLong(Long::longValue).toArray());
+    if (flow.now() > 0)
+      stock.in(line.row(), line.item(), bill.place(), flow.now(), nets[0], 0, flow.numbers());
+    if (flow.after() > 0) after(line, nets[1]);
+    int part = 0;
+    for (int i = 0; i < flow.before().size(); i++)
+      part = before(line, flow.before().get(i), nets[i + 2], part);
+  }
+
+  private void after(TradeLine line, long net) {
+    Item item = line.item();
+    Awaited order = line.flow().ordered().isEmpty() ? null : line.flow().ordered().get(0).of();
+    awaits.add(
+        new Plan.Wait(
+            line.row(),
+            Awaits.BILLED_GOODS,
+            item.id(),
+            bill.who().id(),
+            line.flow().after(),
+            net,
+            order == null ? 0 : order.order().paper(),
+            order == null ? 0 : order.order().line()));
+    known.add(account(Role.BILLED_NOT_RECEIVED, item, net, ""));
+  }
+
+  private JournalLine account(Role role, Item item, long amount, String memo) {
+    return new JournalLine(book.account(role).id(), item.id(), bill.who().id(), amount, memo);
+  }
+
+  private int before(TradeLine line, Flow.Portion portion, long net, int firstPart) {
+    Awaited receipt = portion.of();
+    long rnb = book.account(Role.RECEIVED_NOT_BILLED).id();
+    known.add(account(Role.RECEIVED_NOT_BILLED, line.item(), net, receipt.number()));
+    fills.add(new Plan.Fill(line.row(), receipt.id(), portion.quantity(), net, bill.date()));
+    if (receipt.order().bill() != 0)
+      fills.add(
+          new Plan.Fill(line.row(), receipt.order().bill(), portion.quantity(), 0, bill.date()));
+    long difference = net - portion.value();
+    if (difference == 0) return firstPart;
+    List<Awaited.Arrival> arrivals = receipt.arrivals();
+    long[] shares =
+        Spread.over(difference, arrivals.stream().mapToLong(Awaited.Arrival::quantity).toArray());
+    int part = firstPart;
+    for (int i = 0; i < shares.length; i++) {
+      if (shares[i] == 0) continue;
+      LocalDate came = arrivals.get(i).date();
+      LocalDate on = came.isAfter(bill.date()) ? came : bill.date();
+      stock.charge(
+          line.row(), part++, line.item().id(), shares[i], arrivals.get(i).event(), rnb, on);
+      LocalDate posted = PostingDate.of(on, bill.date(), book.rules().firstOpenDay());
+      fills.add(new Plan.Fill(line.row(), receipt.id(), 0, -shares[i], posted));
+    }
+    return part;
+  }
+
+  /** What a line brings of orders. */
+  void ordered(TradeLine line) {
+    for (Flow.Portion portion : line.flow().ordered()) {
+      Awaited.Order order = portion.of().order();
+      if (order.bill() != 0)
+        fills.add(new Plan.Fill(line.row(), order.bill(), portion.quantity(), 0, bill.date()));
+      if (line.flow().now() > 0 && order.goods() != 0)
+        fills.add(new Plan.Fill(line.row(), order.goods(), portion.quantity(), 0, bill.date()));
+    }
+  }
+}

@@ -1,0 +1,91 @@
+package zinctally.core.papers;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import zinctally.core.goods.Item;
+import zinctally.core.number.Quantity;
+
+/**
+ * What is ordered of a supplier. It moves nothing and books nothing; its lines wait for goods and
+ * for a bill.
+ *
+ * @param expected when the goods should come; null when not known
+ * @param place where they should go
+ */
+public record PurchaseOrder(
+    LocalDate date,
+    Party who,
+    String reference,
+    LocalDate expected,
+    Place place,
+    String notes,
+    List<Line> lines)
+    implements Paper {
+  /**
+   * @param quantity base units
+   * @param unit the unit its price is for
+   * @param price for one of that unit; null when not known
+   * @param net minor units without tax; zero without a price
+   * @param rate null for none
+   */
+  public record Line(
+      int row,
+      Item item,
+      Quantity quantity,
+      String unit,
+      BigDecimal price,
+      long net,
+      long tax,
+      TaxRate rate) {}
+
+  @Override
+  public PaperKind kind() {
+    return PaperKind.PURCHASE_ORDER;
+  }
+
+  @Override
+  public Optional<Party> party() {
+    return Optional.of(who);
+  }
+
+  @Override
+  public Paper with(Party made) {
+    return new PurchaseOrder(date, made, reference, expected, place, notes, lines);
+  }
+
+  @Override
+  public List<Item> items() {
+    return lines.stream().map(Line::item).toList();
+  }
+
+  public long net() {
+    return lines.stream().mapToLong(Line::net).reduce(0, Math::addExact);
+  }
+
+  public long tax() {
+    return lines.stream().mapToLong(Line::tax).reduce(0, Math::addExact);
+  }
+
+  @Override
+  public long total() {
+    return Math.addExact(net(), tax());
+  }
+
+  @Override
+  public Plan plan(Catalogue book) {
+    List<Plan.Wait> awaits = new ArrayList<>();
+    for (Line line : lines) {
+      if (line.item().stocked()) awaits.add(wait(line, Awaits.ORDERED_GOODS));
+      awaits.add(wait(line, Awaits.ORDERED_BILL));
+    }
+    return new Plan(List.of(), List.of(), List.of(), List.of(), List.of(), awaits, List.of());
+  }
+
+  private Plan.Wait wait(Line line, Awaits what) {
+    return new Plan.Wait(
+        line.row(), what, line.item().id(), who.id(), line.quantity().micros(), 0, 0, 0);
+  }
+}

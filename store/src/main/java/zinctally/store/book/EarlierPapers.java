@@ -1,0 +1,362 @@
+package zinctally.store.book;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import zinctally.core.goods.Item;
+import zinctally.core.number.Share;
+import zinctally.core.papers.Awaited;
+import zinctally.core.papers.Awaits;
+import zinctally.core.papers.CreditDue;
+import zinctally.core.papers.OpenItem;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Plan;
+import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.Traded;
+
+/**
+ * Lines of posted papers that later ones go on from, as if the paper being amended had not done so.
+ */
+final class EarlierPapers {
+  private final JdbcClient sql;
+  private final Function<Collection<Long>, Map<Long, Item>> items;
+
+  EarlierPapers(JdbcClient sql, Function<Collection<Long>, Map<Long, Item>> items) {
+    this.sql = sql;
+    this.items = items;
+  }
+
+  private static final String AWAITED =
+      """
+      select a.*, p.kind, p.number, p.date, p.reference, l.net, l.price, l.unit,
+        t.id as rate, t.code, t.name, t.percent,
+        coalesce((select sum(f.quantity) from fulfilment f
+                  where f.awaited_id = a.id and f.paper_id = :amends), 0) as own_quantity,
+        coalesce((select sum(f.value) from fulfilment f
+                  where f.awaited_id = a.id and f.paper_id = :amends), 0) as own_value,
+        o.id as order_id, o.number as order_number, og.id as goods, ob.id as bill,
+        coalesce(og.line, ob.line, 0) as ordered_line, ol.net as order_net,
+        ol.quantity as order_quantity,
+        d.approved_at is not null or b.approver = '' as approved
+      from awaited a join paper p on p.id = a.paper_id and p.state = 'POSTED'
+      join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = a.line
+      left join tax_rate t on t.id = l.tax_rate_id
+      left join paper o on o.id = if(p.kind = 'PURCHASE_ORDER', p.id, a.order_paper)
+      left join awaited og on og.paper_id = o.id and og.what = 'ORDERED_GOODS'
+        and og.line = if(p.kind = 'PURCHASE_ORDER', a.line, a.order_line)
+      left join awaited ob on ob.paper_id = o.id and ob.what = 'ORDERED_BILL'
+        and ob.line = if(p.kind = 'PURCHASE_ORDER', a.line, a.order_line)
+      left join paper_line ol on ol.paper_id = o.id and ol.version = o.version
+        and ol.line = coalesce(og.line, ob.line)
+      left join purchase_order d on d.paper_id = o.id
+      join book b on b.id = 1
+      where p.id <> :amends and\s""";
+
+  private record Row(long item, Awaited awaited) {}
+
+  List<Awaited> awaited(String number, long amends) {
+    List<Long> paper =
+        sql.sql("select id from paper where number = ? and state = 'POSTED'")
+            .param(number.strip())
+            .query(Long.class)
+            .list();
+    if (paper.isEmpty()) return List.of();
+    return rows(
+        sql.sql(
+                AWAITED
+                    + "(a.paper_id = :paper or a.order_paper = :paper) order by p.date, p.id, a.line, a.what")
+            .param("paper", paper.get(0)),
+        amends);
+  }
+
+  List<Awaited> awaited(Awaits what, long party, long amends) {
+    return rows(
+        sql.sql(
+                AWAITED
+                    + "a.what = :what and a.party_id = :party and (a.open_quantity > 0 or a.id in"
+                    + " (select awaited_id from fulfilment where paper_id = :amends))"
+                    + " order by p.date, p.id, a.line")
+            .param("what", what.name())
+            .param("party", party),
+        amends);
+  }
+
+  private List<Awaited> rows(JdbcClient.StatementSpec asked, long amends) {
+    List<Row> rows = asked.param("amends", amends).query(EarlierPapers::row).list();
+    if (rows.isEmpty()) return List.of();
+    Map<Long, Item> found = items.apply(rows.stream().map(Row::item).distinct().toList());
+    Map<List<Long>, List<Awaited.Arrival>> arrivals = arrivals(rows);
+    return rows.stream()
+        .map(
+            r ->
+                complete(
+                    r.awaited,
+                    found.get(r.item),
+                    arrivals.getOrDefault(
+                        List.of(r.awaited.paper(), (long) r.awaited.line()), List.of())))
+        .toList();
+  }
+
+  private Map<List<Long>, List<Awaited.Arrival>> arrivals(List<Row> rows) {
+    Map<List<Long>, List<Awaited.Arrival>> arrivals = new HashMap<>();
+    List<Long> receipts =
+        rows.stream()
+            .map(Row::awaited)
+            .filter(a -> a.what() == Awaits.RECEIVED_BILL)
+            .map(Awaited::paper)
+            .distinct()
+            .toList();
+    if (receipts.isEmpty()) return arrivals;
+    sql.sql(
+            "select id, paper_id, line % :part as row_line, date, quantity from cost_event"
+                + " where paper_id in (:papers) and kind = 'IN' and not gone order by line")
+        .param("part", Plan.PART)
+        .param("papers", receipts)
+        .query(
+            (row, n) ->
+                arrivals
+                    .computeIfAbsent(
+                        List.of(row.getLong(2), row.getLong(3)), k -> new java.util.ArrayList<>())
+                    .add(
+                        new Awaited.Arrival(
+                            row.getLong(1), row.getObject(4, LocalDate.class), row.getLong(5))))
+        .list();
+    return arrivals;
+  }
+
+  private static Awaited complete(Awaited a, Item item, List<Awaited.Arrival> arrivals) {
+    return new Awaited(
+        a.id(),
+        a.what(),
+        a.kind(),
+        a.paper(),
+        a.number(),
+        a.date(),
+        a.reference(),
+        a.party(),
+        a.line(),
+        item,
+        a.quantity(),
+        a.openQuantity(),
+        a.openValue(),
+        a.net(),
+        a.price(),
+        a.unit(),
+        a.rate(),
+        a.order(),
+        arrivals);
+  }
+
+  private static Row row(ResultSet row, int n) throws SQLException {
+    Awaited.Order order =
+        row.getLong("order_id") == 0
+            ? Awaited.Order.NONE
+            : new Awaited.Order(
+                row.getLong("order_id"),
+                row.getString("order_number"),
+                row.getInt("ordered_line"),
+                row.getLong("goods"),
+                row.getLong("bill"),
+                row.getLong("order_net"),
+                row.getLong("order_quantity"),
+                row.getBoolean("approved"));
+    return new Row(
+        row.getLong("item_id"),
+        new Awaited(
+            row.getLong("id"),
+            Awaits.valueOf(row.getString("what")),
+            PaperKind.valueOf(row.getString("kind")),
+            row.getLong("paper_id"),
+            row.getString("number"),
+            row.getObject("date", LocalDate.class),
+            row.getString("reference"),
+            row.getLong("party_id"),
+            row.getInt("line"),
+            null,
+            row.getLong("quantity"),
+            row.getLong("open_quantity") + row.getLong("own_quantity"),
+            row.getLong("open_value") + row.getLong("own_value"),
+            row.getLong("net"),
+            row.getBigDecimal("price"),
+            row.getString("unit"),
+            rate(row),
+            order,
+            List.of()));
+  }
+
+  private static TaxRate rate(ResultSet row) throws SQLException {
+    return row.getLong("rate") == 0
+        ? null
+        : new TaxRate(
+            row.getLong("rate"),
+            row.getString("code"),
+            row.getString("name"),
+            row.getBigDecimal("percent"));
+  }
+
+  /** The paper's own goods; goods received before it was billed; goods that came after. */
+  private static final String GOODS =
+      """
+      select e.id as event, e.line % :part as line, e.quantity from cost_event e
+      where e.paper_id = :paper and not e.gone and e.kind in ('IN', 'OUT')
+      union all
+      select e.id, f.line, if(e.lot_id = 0, least(f.quantity, e.quantity), e.quantity) from (
+        select awaited_id, line, sum(quantity) as quantity from fulfilment
+        where paper_id = :paper group by awaited_id, line having quantity > 0) f
+      join awaited a on a.id = f.awaited_id and a.what = 'RECEIVED_BILL'
+      join cost_event e on e.paper_id = a.paper_id and e.line % :part = a.line and not e.gone
+        and e.kind = 'IN'
+      where :kind = 'BILL'
+      union all
+      select e.id, f.line, if(e.lot_id = 0, least(f.quantity, e.quantity), e.quantity) from (
+        select f.paper_id, f.line as receipt_line, a.line, sum(f.quantity) as quantity
+        from awaited a join fulfilment f on f.awaited_id = a.id and f.paper_id <> a.paper_id
+        where a.paper_id = :paper and a.what = 'BILLED_GOODS'
+        group by f.paper_id, f.line, a.line having quantity > 0) f
+      join cost_event e on e.paper_id = f.paper_id and e.line % :part = f.receipt_line
+        and not e.gone and e.kind = 'IN'
+      where :kind = 'BILL'""";
+
+  List<Traded> traded(String number, long amends) {
+    record Head(long id, PaperKind kind, String number, LocalDate date, long party) {}
+    Optional<Head> head =
+        sql.sql(
+                "select id, kind, number, date, party_id from paper where number = ? and state = 'POSTED'")
+            .param(number.strip())
+            .query(
+                (row, n) ->
+                    new Head(
+                        row.getLong(1),
+                        PaperKind.valueOf(row.getString(2)),
+                        row.getString(3),
+                        row.getObject(4, LocalDate.class),
+                        row.getLong(5)))
+            .optional()
+            .filter(
+                h ->
+                    h.kind == PaperKind.BILL
+                        || h.kind == PaperKind.RECEIPT
+                        || h.kind == PaperKind.INVOICE);
+    if (head.isEmpty()) return List.of();
+    Head paper = head.get();
+    List<Awaited> waiting =
+        paper.kind == PaperKind.RECEIPT ? awaited(paper.number, amends) : List.of();
+    record Row(
+        long event,
+        int line,
+        long item,
+        long quantity,
+        long returned,
+        long value,
+        long net,
+        TaxRate rate,
+        long lot) {}
+    List<Row> rows =
+        sql.sql(
+                "select g.event, g.line, g.quantity, e.item_id, e.lot_id, e.quantity as arrived,"
+                    + " e.value + e.charges as value, l.net, l.quantity as line_quantity,"
+                    + " t.id as rate, t.code, t.name, t.percent,"
+                    + """
+                     (select coalesce(sum(b.quantity), 0) from cost_event b
+                      join paper c on c.id = b.paper_id
+                      join paper_line r on r.paper_id = c.id and r.version = c.version
+                        and r.line = b.line % :part and r.of_paper = :paper and r.of_line = g.line
+                      where b.target_id = g.event and not b.gone and b.kind in ('OUT', 'BACK')
+                        and b.paper_id <> :amends) as returned
+                    from (\s"""
+                    + GOODS
+                    + """
+                    ) g join cost_event e on e.id = g.event
+                    join paper p on p.id = :paper
+                    join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = g.line
+                    left join tax_rate t on t.id = l.tax_rate_id
+                    order by g.line, e.date, e.sequence, e.line""")
+            .param("part", Plan.PART)
+            .param("paper", paper.id)
+            .param("kind", paper.kind.name())
+            .param("amends", amends)
+            .query(
+                (row, n) -> {
+                  long quantity = row.getLong("quantity");
+                  long arrived = row.getLong("arrived");
+                  long value = row.getLong("value");
+                  return new Row(
+                      row.getLong("event"),
+                      row.getInt("line"),
+                      row.getLong("item_id"),
+                      quantity,
+                      row.getLong("returned"),
+                      quantity == arrived ? value : Share.of(value, quantity, arrived),
+                      Share.of(row.getLong("net"), quantity, row.getLong("line_quantity")),
+                      rate(row),
+                      row.getLong("lot_id"));
+                })
+            .list();
+    Map<Long, Item> found = items.apply(rows.stream().map(Row::item).distinct().toList());
+    return rows.stream()
+        .map(
+            r ->
+                new Traded(
+                    r.event,
+                    paper.kind,
+                    paper.id,
+                    paper.number,
+                    paper.date,
+                    r.line,
+                    paper.party,
+                    found.get(r.item),
+                    r.quantity,
+                    r.returned,
+                    r.value,
+                    r.net,
+                    r.rate,
+                    r.lot,
+                    paper.kind != PaperKind.RECEIPT
+                        ? null
+                        : waiting.stream()
+                            .filter(a -> a.what() == Awaits.RECEIVED_BILL && a.line() == r.line)
+                            .findFirst()
+                            .orElse(null)))
+        .toList();
+  }
+
+  /** Whether an open item is of a paper of this kind and number. */
+  boolean isOf(long openItem, PaperKind kind, String number) {
+    return sql.sql(
+            "select exists (select 1 from open_item o join paper p on p.id = o.paper_id"
+                + " where o.id = ? and p.kind = ? and p.number = ?)")
+        .params(openItem, kind.name(), number.strip())
+        .query(Boolean.class)
+        .single();
+  }
+
+  Optional<CreditDue> creditDue(OpenItem item) {
+    return sql.sql(
+            """
+            select p.number, p.date, p.net, p.tax, t.id as rate, t.code, t.name, t.percent
+            from open_item o join paper p on p.id = o.paper_id
+            left join paper_line l on l.paper_id = p.id and l.version = p.version
+              and l.tax_rate_id is not null
+            left join tax_rate t on t.id = l.tax_rate_id
+            where o.id = ? order by l.line limit 1
+            """)
+        .param(item.id())
+        .query(
+            (row, n) ->
+                new CreditDue(
+                    item,
+                    row.getString(1),
+                    row.getObject(2, LocalDate.class),
+                    row.getLong(3),
+                    row.getLong(4),
+                    rate(row)))
+        .optional();
+  }
+}

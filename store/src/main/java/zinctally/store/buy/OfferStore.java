@@ -1,0 +1,124 @@
+package zinctally.store.buy;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import zinctally.core.papers.PaperKind;
+
+/** What a supplier's earlier papers still wait for, to be taken into a new one. */
+@Repository
+public class OfferStore {
+  private static final int MOST = 60;
+  private final JdbcClient sql;
+
+  OfferStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  /**
+   * A paper with lines that are still open, with enough to tell it from others.
+   *
+   * @param reference the supplier's number for it
+   * @param order the order it goes on from; null for none
+   * @param items names of its open items
+   * @param lines how many are open
+   * @param value minor units open, at the price expected
+   */
+  public record Offer(
+      long paper,
+      PaperKind kind,
+      String number,
+      LocalDate date,
+      String reference,
+      String order,
+      String items,
+      int lines,
+      long value) {}
+
+  /** What can be taken into a paper of this kind, oldest first. */
+  public List<Offer> offers(PaperKind kind, long party) {
+    List<Offer> offers = new ArrayList<>();
+    if (kind == PaperKind.RECEIPT) {
+      offers.addAll(some(party, "'ORDERED_GOODS'", APPROVED));
+      offers.addAll(some(party, "'BILLED_GOODS'", ""));
+    } else if (kind == PaperKind.BILL) {
+      offers.addAll(some(party, "'RECEIVED_BILL'", ""));
+      offers.addAll(some(party, "'ORDERED_BILL'", APPROVED + NOT_ONLY_RECEIVED));
+    } else if (kind == PaperKind.SUPPLIER_CREDIT) offers.addAll(returns(party));
+    return offers;
+  }
+
+  private static final String APPROVED =
+      """
+       and exists (select 1 from purchase_order d join book b on b.id = 1
+        where d.paper_id = p.id and (d.approved_at is not null or b.approver = ''))""";
+
+  /** An order whose open bill is all for goods that are here is offered by its receipts. */
+  private static final String NOT_ONLY_RECEIVED =
+      """
+       and a.open_quantity > (select coalesce(sum(r.open_quantity), 0) from awaited r
+        where r.order_paper = a.paper_id and r.order_line = a.line and r.what = 'RECEIVED_BILL')""";
+
+  private List<Offer> some(long party, String what, String more) {
+    return sql.sql(
+            """
+            select p.id, p.kind, p.number, p.date, p.reference, o.number as order_number,
+              group_concat(i.name order by a.line separator ', ') as items, count(*) as n,
+              sum(if(a.what in ('RECEIVED_BILL', 'BILLED_GOODS'), a.open_value,
+                     round(l.net * a.open_quantity / l.quantity))) as value
+            from awaited a join paper p on p.id = a.paper_id and p.state = 'POSTED'
+            join item i on i.id = a.item_id
+            join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = a.line
+            left join paper o on o.id = a.order_paper
+            where a.party_id = :party and a.open_quantity > 0 and a.what in ("""
+                + what
+                + ")"
+                + more
+                + " group by p.id order by p.date, p.id limit :most")
+        .param("party", party)
+        .param("most", MOST)
+        .query(
+            (row, n) ->
+                new Offer(
+                    row.getLong(1),
+                    PaperKind.valueOf(row.getString(2)),
+                    row.getString(3),
+                    row.getObject(4, LocalDate.class),
+                    row.getString(5),
+                    row.getString(6),
+                    row.getString(7),
+                    row.getInt(8),
+                    row.getLong(9)))
+        .list();
+  }
+
+  private List<Offer> returns(long party) {
+    return sql.sql(
+            """
+            select p.id, p.number, p.date, p.reference,
+              (select group_concat(i.name order by l.line separator ', ') from paper_line l
+               join item i on i.id = l.item_id
+               where l.paper_id = p.id and l.version = p.version) as items, o.open
+            from open_item o join paper p on p.id = o.paper_id
+            where o.party_id = ? and o.open > 0 and o.open = o.amount
+              and p.kind = 'SUPPLIER_RETURN' and p.state = 'POSTED'
+            order by p.date, p.id limit ?
+            """)
+        .params(party, MOST)
+        .query(
+            (row, n) ->
+                new Offer(
+                    row.getLong(1),
+                    PaperKind.SUPPLIER_RETURN,
+                    row.getString(2),
+                    row.getObject(3, LocalDate.class),
+                    row.getString(4),
+                    null,
+                    row.getString(5),
+                    1,
+                    row.getLong(6)))
+        .list();
+  }
+}

@@ -1,0 +1,166 @@
+package zinctally.store.buy;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Suppliers: what is known of each, what is owed to them. */
+@Repository
+public class SupplierStore {
+  private final JdbcClient sql;
+
+  SupplierStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  /**
+   * @param termsDays days from a bill's date until it is due
+   * @param account the account its bills usually go to; zero for none
+   * @param codes what it calls our items, by item
+   */
+  public record Card(
+      long id,
+      String name,
+      int termsDays,
+      long account,
+      String address,
+      String email,
+      String phone,
+      String taxNumber,
+      String notes,
+      boolean active,
+      Map<Long, String> codes) {}
+
+  public Optional<Card> card(long id) {
+    return sql.sql("select * from party where id = ? and kind = 'SUPPLIER'")
+        .param(id)
+        .query(
+            (row, n) ->
+                new Card(
+                    id,
+                    row.getString("name"),
+                    row.getInt("terms_days"),
+                    row.getLong("account_id"),
+                    row.getString("address"),
+                    row.getString("email"),
+                    row.getString("phone"),
+                    row.getString("tax_number"),
+                    row.getString("notes"),
+                    row.getBoolean("active"),
+                    codes(id)))
+        .optional();
+  }
+
+  private Map<Long, String> codes(long id) {
+    Map<Long, String> codes = new HashMap<>();
+    sql.sql(
+            """
+            select item_id, code from supplier_item where party_id = :id and code <> ''
+            union select i.id, i.supplier_code from item i join party w on w.name = i.supplier
+            where w.id = :id and i.supplier_code <> ''
+            """)
+        .param("id", id)
+        .query((row, n) -> codes.putIfAbsent(row.getLong(1), row.getString(2)))
+        .list();
+    return codes;
+  }
+
+  /**
+   * Makes a supplier or changes one.
+   *
+   * @return its id; empty when another has the name already
+   */
+  @Transactional
+  public Optional<Long> save(Card card, String login) {
+    try {
+      if (card.id() == 0)
+        sql.sql("insert into party (kind, name) values ('SUPPLIER', ?)")
+            .param(card.name())
+            .update();
+      long id =
+          card.id() != 0
+              ? card.id()
+              : sql.sql("select id from party where kind = 'SUPPLIER' and name = ?")
+                  .param(card.name())
+                  .query(Long.class)
+                  .single();
+      sql.sql(
+              """
+              update party set name = ?, terms_days = ?, account_id = nullif(?, 0), address = ?,
+                email = ?, phone = ?, tax_number = ?, notes = ?, active = ? where id = ?
+              """)
+          .params(
+              card.name(),
+              card.termsDays(),
+              card.account(),
+              card.address(),
+              card.email(),
+              card.phone(),
+              card.taxNumber(),
+              card.notes(),
+              card.active(),
+              id)
+          .update();
+      sql.sql(
+              "insert into audit (at, login, subject, subject_id, what, after_text)"
+                  + " values (now(3), ?, 'supplier', ?, ?, ?)")
+          .params(login, id, card.id() == 0 ? "made" : "changed", card.toString())
+          .update();
+      return Optional.of(id);
+    } catch (DuplicateKeyException taken) {
+      return Optional.empty();
+    }
+  }
+
+  /** What a supplier calls one of our items; an empty code forgets it. */
+  public void theirCode(long supplier, long item, String code) {
+    sql.sql(
+            "insert into supplier_item (party_id, item_id, code) values (?, ?, ?)"
+                + " on duplicate key update code = values(code)")
+        .params(supplier, item, code)
+        .update();
+  }
+
+  /**
+   * What is owed to a supplier, by age; below zero is credit.
+   *
+   * @param notDue minor units
+   */
+  public record Owed(long notDue, long to30, long to60, long to90, long older) {
+    public long all() {
+      return notDue + to30 + to60 + to90 + older;
+    }
+
+    public List<Long> parts() {
+      return List.of(notDue, to30, to60, to90, older);
+    }
+  }
+
+  public Owed owed(long supplier, LocalDate today) {
+    return sql.sql(
+            """
+            select -coalesce(sum(if(due >= :d0, open, 0)), 0),
+              -coalesce(sum(if(due < :d0 and due >= :d30, open, 0)), 0),
+              -coalesce(sum(if(due < :d30 and due >= :d60, open, 0)), 0),
+              -coalesce(sum(if(due < :d60 and due >= :d90, open, 0)), 0),
+              -coalesce(sum(if(due < :d90, open, 0)), 0)
+            from open_item where party_id = :party and open <> 0
+            """)
+        .param("party", supplier)
+        .param("d0", today)
+        .param("d30", today.minusDays(30))
+        .param("d60", today.minusDays(60))
+        .param("d90", today.minusDays(90))
+        .query(
+            (row, n) ->
+                new Owed(
+                    row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4), row.getLong(5)))
+        .single();
+  }
+}

@@ -1,0 +1,262 @@
+package zinctally.store.posting;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import zinctally.core.ledger.Role;
+import zinctally.core.papers.Awaits;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.Fault;
+import zinctally.core.papers.Plan;
+
+/** What lines of papers wait for, and what later papers bring of it. */
+@Component
+class Awaiting {
+  private static final List<String> NAMING = List.of("of", "paper", "bill");
+  private final JdbcClient sql;
+  private final JdbcTemplate jdbc;
+
+  Awaiting(JdbcClient sql, JdbcTemplate jdbc) {
+    this.sql = sql;
+    this.jdbc = jdbc;
+  }
+
+  /**
+   * Holds the papers a draft goes on from, and what they wait for, until the transaction ends, so
+   * that two do not bring the same goods unseen.
+   */
+  void hold(Draft draft) {
+    List<String> named =
+        draft.rows().stream()
+            .flatMap(row -> NAMING.stream().map(c -> row.getOrDefault(c, "").strip()))
+            .filter(n -> !n.isEmpty())
+            .distinct()
+            .toList();
+    if (named.isEmpty()) return;
+    List<Long> papers =
+        sql.sql("select id from paper where number in (:numbers) order by id for update")
+            .param("numbers", named)
+            .query(Long.class)
+            .list();
+    if (papers.isEmpty()) return;
+    List<Long> awaited =
+        sql.sql(
+                "select id from awaited where paper_id in (:papers)"
+                    + " union select id from awaited where order_paper in (:papers) order by id")
+            .param("papers", papers)
+            .query(Long.class)
+            .list();
+    if (!awaited.isEmpty())
+      sql.sql("select id from awaited where id in (:ids) order by id for update")
+          .param("ids", awaited)
+          .query(Long.class)
+          .list();
+  }
+
+  /**
+   * What a posted line waits for.
+   *
+   * @param filled millionths that other papers have brought
+   * @param filledValue minor units they have taken off
+   * @param by those papers' numbers; null for none
+   */
+  private record Own(
+      long id,
+      Awaits what,
+      int line,
+      long item,
+      String itemName,
+      long quantity,
+      long value,
+      long openQuantity,
+      long openValue,
+      long filled,
+      long filledValue,
+      String by) {}
+
+  private List<Own> own(long paper) {
+    return sql.sql(
+            """
+            select a.*, i.name, coalesce(f.quantity, 0) as filled,
+              coalesce(f.value, 0) as filled_value, f.numbers
+            from awaited a join item i on i.id = a.item_id
+            left join (
+              select f.awaited_id, sum(f.quantity) as quantity, sum(f.value) as value,
+                group_concat(distinct if(p.state = 'POSTED', p.number, null)
+                             order by p.id separator ', ') as numbers
+              from awaited o join fulfilment f on f.awaited_id = o.id and f.paper_id <> o.paper_id
+              join paper p on p.id = f.paper_id
+              where o.paper_id = :paper group by f.awaited_id) f on f.awaited_id = a.id
+            where a.paper_id = :paper order by a.id
+            """)
+        .param("paper", paper)
+        .query(
+            (row, n) ->
+                new Own(
+                    row.getLong("id"),
+                    Awaits.valueOf(row.getString("what")),
+                    row.getInt("line"),
+                    row.getLong("item_id"),
+                    row.getString("name"),
+                    row.getLong("quantity"),
+                    row.getLong("value"),
+                    row.getLong("open_quantity"),
+                    row.getLong("open_value"),
+                    row.getLong("filled"),
+                    row.getLong("filled_value"),
+                    row.getString("numbers")))
+        .list();
+  }
+
+  private static Optional<Plan.Wait> same(Own own, List<Plan.Wait> waits) {
+    List<Plan.Wait> alike =
+        waits.stream().filter(w -> w.what() == own.what && w.item() == own.item).toList();
+    return alike.stream()
+        .filter(w -> w.line() == own.line)
+        .findFirst()
+        .or(() -> alike.stream().findFirst());
+  }
+
+  /** What other papers have brought and a next version would no longer wait for as it did. */
+  List<Fault> inTheWay(long paper, Plan next) {
+    List<Fault> faults = new ArrayList<>();
+    List<Plan.Wait> left = new ArrayList<>(next.awaits());
+    for (Own own : own(paper)) {
+      Optional<Plan.Wait> same = same(own, left);
+      same.ifPresent(left::remove);
+      if (own.filled == 0 && own.filledValue == 0) continue;
+      boolean booked = own.what.role() != Role.NONE;
+      boolean stays =
+          same.isPresent()
+              && (!booked
+                  || same.get().quantity() >= own.filled && same.get().value() == own.value
+                  || same.get().quantity() == own.quantity && same.get().value() == own.value);
+      if (stays) continue;
+      faults.add(
+          Fault.whole(
+              own.by
+                  + " goes on from its line of "
+                  + own.itemName
+                  + (same.isEmpty()
+                      ? "; void that paper first."
+                      : ", as it stands; void that paper first, or leave quantity and price of"
+                          + " this line.")));
+    }
+    return faults.stream().distinct().toList();
+  }
+
+  /** Writes what a new paper waits for, and what it brings. */
+  void write(Plan plan, long paper) {
+    for (Plan.Wait wait : plan.awaits()) add(wait, paper);
+    fill(plan.fills(), paper);
+  }
+
+  private void add(Plan.Wait wait, long paper) {
+    sql.sql(
+            """
+            insert into awaited (paper_id, line, what, item_id, party_id, quantity, value,
+              open_quantity, open_value, order_paper, order_line)
+            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+            """)
+        .params(
+            paper,
+            wait.line(),
+            wait.what().name(),
+            wait.item(),
+            wait.party(),
+            wait.quantity(),
+            wait.value(),
+            wait.quantity(),
+            wait.value(),
+            wait.orderPaper(),
+            wait.orderLine())
+        .update();
+  }
+
+  private void fill(List<Plan.Fill> fills, long paper) {
+    if (fills.isEmpty()) return;
+    jdbc.batchUpdate(
+        "update awaited set open_quantity = open_quantity - ?, open_value = open_value - ?"
+            + " where id = ?",
+        fills.stream().map(f -> new Object[] {f.quantity(), f.value(), f.awaited()}).toList());
+    jdbc.batchUpdate(
+        "insert into fulfilment (awaited_id, paper_id, line, quantity, value, date)"
+            + " values (?, ?, ?, ?, ?, ?)",
+        fills.stream()
+            .map(f -> new Object[] {f.awaited(), paper, f.line(), f.quantity(), f.value(), f.on()})
+            .toList());
+  }
+
+  /** Takes back what the version before brought, and puts what is waited for right. */
+  void rewrite(Plan next, Undo undo, long paper, LocalDate date) {
+    List<Plan.Fill> back =
+        sql.sql(
+                """
+                select f.line, f.awaited_id, sum(f.quantity) as q, sum(f.value) as v, f.date
+                from fulfilment f join awaited a on a.id = f.awaited_id
+                where f.paper_id = ? and a.paper_id <> f.paper_id
+                group by f.awaited_id, f.line, f.date having q <> 0 or v <> 0
+                """)
+            .param(paper)
+            .query(
+                (row, n) ->
+                    new Plan.Fill(
+                        row.getInt(1),
+                        row.getLong(2),
+                        -row.getLong(3),
+                        -row.getLong(4),
+                        undo.on(row.getObject(5, LocalDate.class))))
+            .list();
+    fill(back, paper);
+    List<Plan.Wait> left = new ArrayList<>(next.awaits());
+    List<Plan.Fill> ended = new ArrayList<>();
+    for (Own own : own(paper)) {
+      Optional<Plan.Wait> same = same(own, left);
+      same.ifPresent(left::remove);
+      if (same.isPresent()) change(own, same.get());
+      else if (own.openQuantity != 0 || own.openValue != 0)
+        ended.add(new Plan.Fill(own.line, own.id, own.openQuantity, own.openValue, undo.on(date)));
+    }
+    fill(ended, paper);
+    left.forEach(wait -> add(wait, paper));
+    fill(next.fills(), paper);
+  }
+
+  private void change(Own own, Plan.Wait wait) {
+    sql.sql(
+            "delete f from fulfilment f join awaited a on a.id = f.awaited_id"
+                + " where a.id = ? and f.paper_id = a.paper_id")
+        .param(own.id)
+        .update();
+    sql.sql(
+            """
+            update awaited set line = ?, party_id = ?, quantity = ?, value = ?, open_quantity = ?,
+              open_value = ?, order_paper = ?, order_line = ? where id = ?
+            """)
+        .params(
+            wait.line(),
+            wait.party(),
+            wait.quantity(),
+            wait.value(),
+            wait.quantity() - own.filled,
+            wait.value() - own.filledValue,
+            wait.orderPaper(),
+            wait.orderLine(),
+            own.id)
+        .update();
+  }
+
+  /** The rest of an order that will not come any more. */
+  void end(long order, LocalDate on) {
+    fill(
+        own(order).stream()
+            .filter(own -> own.openQuantity > 0)
+            .map(own -> new Plan.Fill(own.line, own.id, own.openQuantity, own.openValue, on))
+            .toList(),
+        order);
+  }
+}

@@ -1,0 +1,83 @@
+package zinctally.store.posting;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import zinctally.core.papers.Fault;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PurchaseOrder;
+
+/** What is kept of purchase orders beyond their lines: dates, approval, end. */
+@Component
+class Orders {
+  private final JdbcClient sql;
+  private final Awaiting awaiting;
+
+  Orders(JdbcClient sql, Awaiting awaiting) {
+    this.sql = sql;
+    this.awaiting = awaiting;
+  }
+
+  /** A new order or its next version; it is approved at once by one who may approve. */
+  void write(PurchaseOrder order, long paper, LocalDateTime now, String login) {
+    boolean approved = mayApprove(login);
+    sql.sql(
+            """
+            insert into purchase_order (paper_id, expected, notes, approved_at, approved_by)
+            values (?, ?, ?, ?, ?)
+            on duplicate key update expected = values(expected), notes = values(notes),
+              approved_at = values(approved_at), approved_by = values(approved_by),
+              ended_at = null, ended_by = null
+            """)
+        .params(
+            paper, order.expected(), order.notes(), approved ? now : null, approved ? login : null)
+        .update();
+  }
+
+  /** Whether nobody needs to, or this person has the role, or is the owner. */
+  private boolean mayApprove(String login) {
+    return sql.sql(
+            """
+            select b.approver = '' or exists (select 1 from app_user u
+              where u.login = ? and u.active and u.role in ('OWNER', b.approver))
+            from book b where b.id = 1
+            """)
+        .param(login)
+        .query(Boolean.class)
+        .single();
+  }
+
+  private static void standing(PaperRows.Head order) {
+    if (order.kind() != PaperKind.PURCHASE_ORDER || order.isVoid())
+      throw new Refused(List.of(Fault.whole(order.number() + " is no order that stands.")));
+  }
+
+  void approve(PaperRows.Head order, LocalDateTime now, String login) {
+    standing(order);
+    if (!mayApprove(login))
+      throw new Refused(
+          List.of(Fault.whole("Approving orders is for others; Set up says for whom.")));
+    sql.sql(
+            "update purchase_order set approved_at = ?, approved_by = ?"
+                + " where paper_id = ? and approved_at is null")
+        .params(now, login, order.id())
+        .update();
+  }
+
+  void end(PaperRows.Head order, LocalDate on, LocalDateTime now, String login) {
+    standing(order);
+    LocalDate day = on.isBefore(order.date()) ? order.date() : on;
+    awaiting.end(order.id(), day);
+    int done =
+        sql.sql(
+                "update purchase_order set ended_at = ?, ended_by = ?"
+                    + " where paper_id = ? and ended_at is null")
+            .params(now, login, order.id())
+            .update();
+    if (done == 0)
+      throw new Refused(
+          List.of(Fault.whole("The rest of " + order.number() + " is cancelled already.")));
+  }
+}

@@ -1,0 +1,346 @@
+package zinctally.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.check.CheckStore;
+import zinctally.store.check.Finding;
+import zinctally.store.posting.Posting;
+import zinctally.store.posting.Refused;
+
+/** Orders, receipts and bills in every order in which they come. All figures by hand. */
+class BuyingTest {
+  private static FreshBook book;
+
+  @BeforeAll
+  static void open() {
+    book = new FreshBook();
+  }
+
+  @AfterAll
+  static void close() {
+    assertThat(book.get(CheckStore.class).findings()).allMatch(Finding::holds);
+    book.close();
+  }
+
+  private static String number(long paper) {
+    return book.sql()
+        .sql("select number from paper where id = ?")
+        .param(paper)
+        .query(String.class)
+        .single();
+  }
+
+  private static long worth(String code) {
+    return book.sql()
+        .sql("select h.worth from cost_pool h join item i on i.id = h.item_id where i.code = ?")
+        .param(code)
+        .query(Long.class)
+        .single();
+  }
+
+  /** What is booked on accounts of a role for an item up to a day. */
+  private static long booked(String role, String code, String day) {
+    return book.sql()
+        .sql(
+            """
+            select coalesce(sum(l.amount), 0) from journal_line l
+            join account a on a.id = l.account_id join item i on i.id = l.item_id
+            where a.role = ? and i.code = ? and l.date <= ?
+            """)
+        .params(role, code, day)
+        .query(Long.class)
+        .single();
+  }
+
+  private static long paper(
+      PaperKind kind, String date, Map<String, String> more, String columns, String... cells) {
+    Map<String, String> fields = new HashMap<>();
+    fields.put("date", date);
+    fields.put("supplier", "Orrin Joinery");
+    fields.put("place", "Store");
+    fields.putAll(more);
+    String[] names = columns.split(" ");
+    List<Map<String, String>> rows = new ArrayList<>();
+    for (int i = 0; i < cells.length; i += names.length) {
+      Map<String, String> row = new HashMap<>();
+      for (int c = 0; c < names.length; c++) row.put(names[c], cells[i + c]);
+      rows.add(row);
+    }
+    return book.post(kind, fields, rows);
+  }
+
+  private static String order(String date, String... itemQuantityPrice) {
+    return number(
+        paper(PaperKind.PURCHASE_ORDER, date, Map.of(), "item quantity price", itemQuantityPrice));
+  }
+
+  private static String receipt(String date, String... ofItemQuantity) {
+    return number(paper(PaperKind.RECEIPT, date, Map.of(), "of item quantity", ofItemQuantity));
+  }
+
+  private static long bill(String date, String... ofItemQuantityPrice) {
+    return paper(PaperKind.BILL, date, Map.of(), "of item quantity price", ofItemQuantityPrice);
+  }
+
+  private static long awaited(String what, String code) {
+    return book.sql()
+        .sql(
+            "select coalesce(sum(a.open_quantity), 0) from awaited a join item i on i.id = a.item_id"
+                + " where a.what = ? and i.code = ?")
+        .params(what, code)
+        .query(Long.class)
+        .single();
+  }
+
+  /**
+   * 10 ordered at 5.00. 4 come, then 6: 50.00. 5 are sold for 25.00. The bill asks 5.60 for all:
+   * 6.00 more, 2.40 of it for the first four and 3.60 for the next six. All of the first four are
+   * sold and one of the six: 2.40 + 0.60 = 3.00 goes to cost of goods sold, 3.00 stays with five:
+   * 28.00.
+   */
+  @Test
+  void one_bill_for_two_receipts_of_an_order_puts_right_goods_here_and_goods_sold() {
+    book.item("ORD", "FIFO");
+    String order = order("2026-02-01", "ORD", "10", "5.00");
+    assertThat(awaited("ORDERED_GOODS", "ORD")).isEqualTo(10_000_000);
+    receipt("2026-02-05", order, "ORD", "4");
+    receipt("2026-02-08", order, "ORD", "6");
+    assertThat(awaited("ORDERED_GOODS", "ORD")).isZero();
+    assertThat(booked("RECEIVED_NOT_BILLED", "ORD", "2026-02-28")).isEqualTo(-5000);
+    book.invoice("2026-02-10", "ORD", "5", "9.00");
+    Map<LocalDate, String> before = book.figures();
+    long bill = bill("2026-02-20", order, "ORD", "10", "5.60");
+    assertThat(worth("ORD")).isEqualTo(2800);
+    assertThat(booked("COST_OF_GOODS_SOLD", "ORD", "2026-02-19")).isEqualTo(2500);
+    assertThat(booked("COST_OF_GOODS_SOLD", "ORD", "2026-02-20")).isEqualTo(2800);
+    assertThat(booked("RECEIVED_NOT_BILLED", "ORD", "2026-02-20")).isZero();
+    assertThat(awaited("ORDERED_BILL", "ORD")).isZero();
+    book.voidOn("2026-02-20", bill);
+    assertThat(book.figures()).isEqualTo(before);
+  }
+
+  /**
+   * The bill is of the 1st, the goods came on the 5th: what it asks more is theirs from then on.
+   */
+  @Test
+  void a_bill_dated_before_its_receipt_changes_no_worth_before_the_goods_are_here() {
+    book.item("EARLY", "AVERAGE");
+    String receipt =
+        number(
+            paper(
+                PaperKind.RECEIPT,
+                "2026-03-05",
+                Map.of(),
+                "item quantity price",
+                "EARLY",
+                "10",
+                "2.00"));
+    bill("2026-03-01", receipt, "EARLY", "10", "2.30");
+    assertThat(worth("EARLY")).isEqualTo(2300);
+    assertThat(booked("STOCK", "EARLY", "2026-03-04")).isZero();
+    assertThat(booked("RECEIVED_NOT_BILLED", "EARLY", "2026-03-04")).isEqualTo(2300);
+    assertThat(booked("RECEIVED_NOT_BILLED", "EARLY", "2026-03-05")).isZero();
+  }
+
+  /** 12 billed at 3.00 before they come; 5 come, then 7: each at 3.00, nothing left over. */
+  @Test
+  void a_bill_that_comes_first_is_an_asset_until_its_goods_come() {
+    book.item("FIRST", "FIFO");
+    long bill =
+        paper(
+            PaperKind.BILL,
+            "2026-03-01",
+            Map.of("goods", "later"),
+            "item quantity price",
+            "FIRST",
+            "12",
+            "3.00");
+    assertThat(booked("BILLED_NOT_RECEIVED", "FIRST", "2026-03-31")).isEqualTo(3600);
+    receipt("2026-03-10", number(bill), "FIRST", "5");
+    assertThat(worth("FIRST")).isEqualTo(1500);
+    String rest = receipt("2026-03-12", number(bill), "FIRST", "7");
+    assertThat(worth("FIRST")).isEqualTo(3600);
+    assertThat(booked("BILLED_NOT_RECEIVED", "FIRST", "2026-03-31")).isZero();
+    assertThatThrownBy(() -> book.voidOn("2026-03-31", bill))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining(rest)
+        .hasMessageContaining("goes on from its line");
+  }
+
+  /** Unusual things are asked about, and pass when answered for exactly what is said. */
+  @Test
+  void more_than_was_ordered_is_asked_about_and_taken_when_answered() {
+    book.item("OVER", "FIFO");
+    String order = order("2026-02-01", "OVER", "10", "5.00");
+    Map<String, String> fields =
+        Map.of("date", "2026-02-03", "supplier", "Orrin Joinery", "place", "Store");
+    List<Map<String, String>> rows = List.of(Map.of("of", order, "item", "OVER", "quantity", "12"));
+    assertThatThrownBy(() -> book.post(PaperKind.RECEIPT, fields, rows))
+        .isInstanceOfSatisfying(
+            Refused.class,
+            refused -> {
+              assertThat(refused.faults()).hasSize(1);
+              assertThat(refused.faults().get(0).says()).contains("2 too many");
+              assertThat(refused.faults().get(0).question()).isNotEmpty();
+              Map<String, String> answered = new HashMap<>(fields);
+              answered.put("agreed", refused.faults().get(0).question());
+              book.post(PaperKind.RECEIPT, answered, rows);
+            });
+    assertThat(awaited("ORDERED_GOODS", "OVER")).isEqualTo(-2_000_000);
+    assertThatThrownBy(() -> receipt("2026-01-31", order, "OVER", "1"))
+        .hasMessageContaining("its goods cannot come before");
+  }
+
+  /** 10 received at 4.00; 3 go back before any bill; 7 are billed at 4.00: nothing is left over. */
+  @Test
+  void what_goes_back_before_its_bill_waits_for_no_bill_any_more() {
+    book.item("BACKR", "FIFO");
+    String receipt =
+        number(
+            paper(
+                PaperKind.RECEIPT,
+                "2026-03-05",
+                Map.of(),
+                "item quantity price",
+                "BACKR",
+                "10",
+                "4.00"));
+    paper(
+        PaperKind.SUPPLIER_RETURN,
+        "2026-03-07",
+        Map.of(),
+        "paper item quantity reason",
+        receipt,
+        "BACKR",
+        "3",
+        "Faulty");
+    assertThat(booked("RECEIVED_NOT_BILLED", "BACKR", "2026-03-31")).isEqualTo(-2800);
+    assertThat(booked("PRICE_DIFFERENCES", "BACKR", "2026-03-31")).isZero();
+    long bill = bill("2026-03-09", receipt, "BACKR", "7", "4.00");
+    assertThat(booked("RECEIVED_NOT_BILLED", "BACKR", "2026-03-31")).isZero();
+    assertThat(worth("BACKR")).isEqualTo(2800);
+    assertThatThrownBy(
+            () ->
+                paper(
+                    PaperKind.SUPPLIER_RETURN,
+                    "2026-03-10",
+                    Map.of(),
+                    "paper item quantity",
+                    receipt,
+                    "BACKR",
+                    "1"))
+        .hasMessageContaining("for the rest name the bill");
+    long back =
+        paper(
+            PaperKind.SUPPLIER_RETURN,
+            "2026-03-11",
+            Map.of(),
+            "paper item quantity",
+            number(bill),
+            "BACKR",
+            "2");
+    assertThat(worth("BACKR")).isEqualTo(2000);
+    // 8.00 due; the credit note gives 7.00 and that is set against the bill's 28.00
+    long credit =
+        paper(
+            PaperKind.SUPPLIER_CREDIT,
+            "2026-03-20",
+            Map.of("their_number", "CN-5"),
+            "paper net",
+            number(back),
+            "7.00");
+    assertThat(
+            book.sql()
+                .sql("select open from open_item where paper_id in (?, ?) order by id")
+                .params(back, credit)
+                .query(Long.class)
+                .list())
+        .containsExactly(0L, 700L);
+    paper(
+        PaperKind.SUPPLIER_PAYMENT,
+        "2026-03-25",
+        Map.of("money", "1000", "amount", "21.00"),
+        "paper amount",
+        number(bill),
+        "28.00",
+        "CN-5",
+        "7.00");
+    assertThat(
+            book.sql()
+                .sql("select sum(abs(open)) from open_item where paper_id in (?, ?, ?)")
+                .params(back, credit, bill)
+                .query(Long.class)
+                .single())
+        .isZero();
+  }
+
+  @Test
+  void the_same_goods_billed_again_and_the_same_number_again_are_asked_about() {
+    book.item("TWICE", "FIFO");
+    String receipt =
+        number(
+            paper(
+                PaperKind.RECEIPT,
+                "2026-04-05",
+                Map.of(),
+                "item quantity price",
+                "TWICE",
+                "10",
+                "4.00"));
+    assertThatThrownBy(() -> bill("2026-04-09", "", "TWICE", "10", "4.00"))
+        .hasMessageContaining("came with " + receipt + " and are not billed yet");
+    paper(
+        PaperKind.BILL,
+        "2026-04-09",
+        Map.of("their_number", "OJ-1"),
+        "of item quantity price",
+        receipt,
+        "TWICE",
+        "10",
+        "4.00");
+    assertThatThrownBy(
+            () ->
+                paper(
+                    PaperKind.BILL,
+                    "2026-04-10",
+                    Map.of("their_number", "OJ-1"),
+                    "item quantity price",
+                    "TWICE",
+                    "1",
+                    "4.00"))
+        .hasMessageContaining("bears the same number");
+  }
+
+  @Test
+  void an_order_waits_for_approval_when_the_book_wants_it_and_its_rest_can_be_cancelled() {
+    book.item("APPR", "FIFO");
+    book.sql().sql("update book set approver = 'OWNER'").update();
+    String order = order("2026-02-01", "APPR", "10", "5.00");
+    assertThatThrownBy(() -> receipt("2026-02-02", order, "APPR", "4"))
+        .hasMessageContaining("is not approved yet");
+    long id =
+        book.sql()
+            .sql("select id from paper where number = ?")
+            .param(order)
+            .query(Long.class)
+            .single();
+    assertThatThrownBy(() -> book.get(Posting.class).approveOrder(id, "tester"))
+        .isInstanceOf(Refused.class);
+    book.sql().sql("update book set approver = ''").update();
+    receipt("2026-02-02", order, "APPR", "4");
+    book.get(Posting.class).endOrder(id, "tester");
+    assertThat(awaited("ORDERED_GOODS", "APPR")).isZero();
+    assertThatThrownBy(() -> book.get(Posting.class).endOrder(id, "tester"))
+        .hasMessageContaining("cancelled already");
+  }
+}

@@ -1,0 +1,222 @@
+package zinctally.web.buy;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.core.ledger.Account;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.book.BookStore;
+import zinctally.store.book.Catalogues;
+import zinctally.store.buy.OfferStore;
+import zinctally.store.buy.SupplierStore;
+import zinctally.store.ledger.AccountStore;
+import zinctally.store.listing.BuyListings;
+import zinctally.web.listing.ListingPage;
+import zinctally.web.picture.AgePicture;
+import zinctally.web.shell.May;
+import zinctally.web.shell.NotThere;
+
+/** A supplier's card: what is known of it, what is open with it, its papers and its items. */
+@Controller
+class SupplierController {
+  private final SupplierStore suppliers;
+  private final OfferStore offers;
+  private final AccountStore accounts;
+  private final Catalogues catalogues;
+  private final BookStore books;
+  private final ListingPage lists;
+  private final Clock clock;
+
+  SupplierController(
+      SupplierStore suppliers,
+      OfferStore offers,
+      AccountStore accounts,
+      Catalogues catalogues,
+      BookStore books,
+      ListingPage lists,
+      Clock clock) {
+    this.suppliers = suppliers;
+    this.offers = offers;
+    this.accounts = accounts;
+    this.catalogues = catalogues;
+    this.books = books;
+    this.lists = lists;
+    this.clock = clock;
+  }
+
+  private SupplierStore.Card card(long id) {
+    return suppliers.card(id).orElseThrow(() -> new NotThere("supplier " + id));
+  }
+
+  @GetMapping("/buy/supplier/{id:\\d+}")
+  String show(
+      @PathVariable long id,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    SupplierStore.Card card = card(id);
+    SupplierStore.Owed owed = suppliers.owed(id, LocalDate.now(clock));
+    model.addAttribute("card", card);
+    model.addAttribute("owed", owed);
+    model.addAttribute("ages", AgePicture.of(owed.parts(), 286, 60));
+    model.addAttribute("toCome", offers.offers(PaperKind.RECEIPT, id));
+    model.addAttribute("toBill", offers.offers(PaperKind.BILL, id));
+    model.addAttribute("credits", offers.offers(PaperKind.SUPPLIER_CREDIT, id));
+    model.addAttribute(
+        "accountName",
+        accounts.all().stream()
+            .filter(a -> a.id() == card.account())
+            .map(Account::label)
+            .findFirst()
+            .orElse(""));
+    model.addAttribute(
+        "begins",
+        List.of(
+                PaperKind.PURCHASE_ORDER,
+                PaperKind.RECEIPT,
+                PaperKind.BILL,
+                PaperKind.SUPPLIER_PAYMENT)
+            .stream()
+            .filter(k -> May.write(request.getUserPrincipal(), k))
+            .toList());
+    return lists.show(BuyListings.ofParty(id), "buy/supplier", model, request, response);
+  }
+
+  @GetMapping("/buy/supplier/{id:\\d+}/items")
+  String items(
+      @PathVariable long id,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    SupplierStore.Card card = card(id);
+    model.addAttribute("card", card);
+    model.addAttribute("tabs", BuyController.TABS);
+    return lists.show(
+        BuyListings.supplierItems(id, books.book().coin()),
+        "buy/supplier-items",
+        model,
+        request,
+        response);
+  }
+
+  /** What a supplier calls one of our items. */
+  @PostMapping("/buy/supplier/{id:\\d+}/items")
+  String theirCode(
+      @PathVariable long id,
+      @RequestParam String item,
+      @RequestParam String code,
+      Principal who,
+      RedirectAttributes after) {
+    allow(who);
+    var found = catalogues.open().item(item);
+    if (found.isEmpty())
+      after.addFlashAttribute("wrong", "No item has the code or name \"" + item + "\".");
+    else if (code.length() > 60) after.addFlashAttribute("wrong", "A code may be 60 letters long.");
+    else {
+      suppliers.theirCode(card(id).id(), found.get().id(), code.strip());
+      after.addFlashAttribute("told", "Kept.");
+    }
+    return "redirect:/buy/supplier/" + id + "/items";
+  }
+
+  private static void allow(Principal who) {
+    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+  }
+
+  @GetMapping("/buy/supplier/new")
+  String begin(Model model, Principal who) {
+    allow(who);
+    return form(null, Map.of("terms", "30", "state", "on"), Map.of(), model);
+  }
+
+  @GetMapping("/buy/supplier/{id:\\d+}/change")
+  String change(@PathVariable long id, Model model, Principal who) {
+    allow(who);
+    SupplierStore.Card card = card(id);
+    Map<String, String> fields = new HashMap<>();
+    fields.put("name", card.name());
+    fields.put("terms", String.valueOf(card.termsDays()));
+    fields.put("account", String.valueOf(card.account()));
+    fields.put("address", card.address());
+    fields.put("email", card.email());
+    fields.put("phone", card.phone());
+    fields.put("tax_number", card.taxNumber());
+    fields.put("notes", card.notes());
+    fields.put("state", card.active() ? "on" : "off");
+    return form(id, fields, Map.of(), model);
+  }
+
+  private String form(
+      Long id, Map<String, String> fields, Map<String, String> faults, Model model) {
+    model.addAttribute("id", id);
+    model.addAttribute("fields", fields);
+    model.addAttribute("faults", faults);
+    model.addAttribute(
+        "accounts",
+        accounts.all().stream().filter(a -> a.active() && !a.role().control()).toList());
+    return "buy/supplier-form";
+  }
+
+  @PostMapping({"/buy/supplier/new", "/buy/supplier/{id:\\d+}/change"})
+  String save(
+      @PathVariable(required = false) Long id,
+      @RequestParam Map<String, String> typed,
+      Model model,
+      Principal who) {
+    allow(who);
+    if (id != null) card(id);
+    Map<String, String> faults = new LinkedHashMap<>();
+    String name = text(typed, "name", 120, faults);
+    if (name.isEmpty()) faults.put("name", "What is it called? A name is enough.");
+    String terms = text(typed, "terms", 4, faults);
+    if (!terms.matches("\\d{1,3}"))
+      faults.put("terms", "Days from a bill's date until it is due: a number such as 30.");
+    String account = typed.getOrDefault("account", "0");
+    long usual = account.matches("\\d{1,18}") ? Long.parseLong(account) : 0;
+    if (usual != 0
+        && accounts.all().stream().noneMatch(a -> a.id() == usual && !a.role().control()))
+      faults.put("account", "An account that is no control account.");
+    SupplierStore.Card card =
+        new SupplierStore.Card(
+            id == null ? 0 : id,
+            name,
+            faults.containsKey("terms") ? 0 : Integer.parseInt(terms),
+            usual,
+            text(typed, "address", 500, faults),
+            text(typed, "email", 200, faults),
+            text(typed, "phone", 60, faults),
+            text(typed, "tax_number", 60, faults),
+            text(typed, "notes", 2000, faults),
+            !"off".equals(typed.get("state")),
+            Map.of());
+    if (!faults.isEmpty()) return form(id, typed, faults, model);
+    Optional<Long> kept = suppliers.save(card, who.getName());
+    if (kept.isPresent()) return "redirect:/buy/supplier/" + kept.get();
+    faults.put("name", "There is a supplier called " + name + " already.");
+    return form(id, typed, faults, model);
+  }
+
+  private static String text(
+      Map<String, String> typed, String field, int longest, Map<String, String> faults) {
+    String value = typed.getOrDefault(field, "").strip();
+    if (value.length() > longest)
+      faults.put(field, longest + " letters fit; these are " + value.length() + ".");
+    return value;
+  }
+}

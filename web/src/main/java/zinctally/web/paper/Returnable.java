@@ -1,0 +1,35 @@
+package zinctally.web.paper;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import zinctally.core.number.Quantity;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Traded;
+
+/** Rows of a return: all that can still go back of a paper, a row for each of its lines. */
+final class Returnable {
+  private Returnable() {}
+
+  static List<Map<String, String>> of(String number, List<Traded> goods, PaperKind kind) {
+    Map<Integer, Long> left = new LinkedHashMap<>();
+    Map<Integer, Traded> lines = new HashMap<>();
+    for (Traded some : goods) {
+      long open = some.returnable();
+      if (kind == PaperKind.SUPPLIER_RETURN && some.kind() == PaperKind.RECEIPT)
+        open = some.unbilled() == null ? 0 : Math.min(open, some.unbilled().openQuantity());
+      left.merge(some.line(), Math.max(0, open), Long::sum);
+      lines.putIfAbsent(some.line(), some);
+    }
+    return left.entrySet().stream()
+        .filter(line -> line.getValue() > 0)
+        .map(
+            line -> {
+              Traded of = lines.get(line.getKey());
+              String many = of.item().units().say(new Quantity(line.getValue()));
+              return Map.of("paper", number, "item", of.item().code(), "quantity", many);
+            })
+        .toList();
+  }
+}
