@@ -354,7 +354,7 @@
       const says = $(`[data-fault="${f.dataset.for}"]`, paper);
       if (!says) return;
       says.id = "fault-" + f.dataset.for.replace(/\W/g, "-");
-      says.textContent = $("span", f).textContent;
+      says.textContent = f.dataset.asked ? "asked about beside" : $("span", f).textContent;
       says.hidden = false;
       cell.setAttribute("aria-describedby", says.id);
     });

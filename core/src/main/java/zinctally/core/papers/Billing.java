@@ -66,28 +66,42 @@ final class Billing {
 
   private int before(TradeLine line, Flow.Portion portion, long net, int firstPart) {
     Awaited receipt = portion.of();
-    long rnb = book.account(Role.RECEIVED_NOT_BILLED).id();
-    known.add(account(Role.RECEIVED_NOT_BILLED, line.item(), net, receipt.number()));
-    fills.add(new Plan.Fill(line.row(), receipt.id(), portion.quantity(), net, bill.date()));
+    long difference = net - portion.value();
+    List<Awaited.Arrival> arrivals = receipt.arrivals();
+    long[] shares =
+        difference == 0
+            ? new long[0]
+            : Spread.over(
+                difference, arrivals.stream().mapToLong(Awaited.Arrival::quantity).toArray());
+    int part = firstPart;
+    long now = net;
+    for (int i = 0; i < shares.length; i++) {
+      if (shares[i] == 0) continue;
+      Awaited.Arrival arrival = arrivals.get(i);
+      boolean early = arrival.date().isAfter(bill.date());
+      if (early) later(line, receipt, arrival.date(), shares[i]);
+      else now -= shares[i];
+      stock.charge(
+          line.row(),
+          part++,
+          line.item().id(),
+          shares[i],
+          arrival.event(),
+          early ? book.account(Role.RECEIVED_NOT_BILLED).id() : 0,
+          early ? arrival.date() : null);
+    }
+    known.add(account(Role.RECEIVED_NOT_BILLED, line.item(), now, receipt.number()));
+    fills.add(new Plan.Fill(line.row(), receipt.id(), portion.quantity(), now, bill.date()));
     if (receipt.order().bill() != 0)
       fills.add(
           new Plan.Fill(line.row(), receipt.order().bill(), portion.quantity(), 0, bill.date()));
-    long difference = net - portion.value();
-    if (difference == 0) return firstPart;
-    List<Awaited.Arrival> arrivals = receipt.arrivals();
-    long[] shares =
-        Spread.over(difference, arrivals.stream().mapToLong(Awaited.Arrival::quantity).toArray());
-    int part = firstPart;
-    for (int i = 0; i < shares.length; i++) {
-      if (shares[i] == 0) continue;
-      LocalDate came = arrivals.get(i).date();
-      LocalDate on = came.isAfter(bill.date()) ? came : bill.date();
-      stock.charge(
-          line.row(), part++, line.item().id(), shares[i], arrivals.get(i).event(), rnb, on);
-      LocalDate posted = PostingDate.of(on, bill.date(), book.rules().firstOpenDay());
-      fills.add(new Plan.Fill(line.row(), receipt.id(), 0, -shares[i], posted));
-    }
     return part;
+  }
+
+  /** Goods that came after the day of their bill bear its difference from their own day on. */
+  private void later(TradeLine line, Awaited receipt, LocalDate came, long share) {
+    LocalDate posted = PostingDate.of(came, bill.date(), book.rules().firstOpenDay());
+    fills.add(new Plan.Fill(line.row(), receipt.id(), 0, -share, posted));
   }
 
   /** What a line brings of orders. */

@@ -208,7 +208,7 @@ final class FlowReader {
                             || a.what() == Awaits.BILLED_GOODS && first.kind() == PaperKind.BILL
                         : a.what() == Awaits.RECEIVED_BILL || a.what() == Awaits.ORDERED_BILL))
         .findFirst()
-        .ifPresent(a -> in.awaited(row, say(item, Math.max(0, open(a))) + " awaited"));
+        .ifPresent(a -> in.awaited(row, say(item, Math.max(0, open(a)))));
     return found;
   }
 

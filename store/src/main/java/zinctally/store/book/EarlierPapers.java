@@ -47,7 +47,6 @@ final class EarlierPapers {
         d.approved_at is not null or b.approver = '' as approved
       from awaited a join paper p on p.id = a.paper_id and p.state = 'POSTED'
       join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = a.line
-      left join tax_rate t on t.id = l.tax_rate_id
       left join paper o on o.id = if(p.kind = 'PURCHASE_ORDER', p.id, a.order_paper)
       left join awaited og on og.paper_id = o.id and og.what = 'ORDERED_GOODS'
         and og.line = if(p.kind = 'PURCHASE_ORDER', a.line, a.order_line)
@@ -55,6 +54,7 @@ final class EarlierPapers {
         and ob.line = if(p.kind = 'PURCHASE_ORDER', a.line, a.order_line)
       left join paper_line ol on ol.paper_id = o.id and ol.version = o.version
         and ol.line = coalesce(og.line, ob.line)
+      left join tax_rate t on t.id = coalesce(l.tax_rate_id, ol.tax_rate_id)
       left join purchase_order d on d.paper_id = o.id
       join book b on b.id = 1
       where p.id <> :amends and\s""";

@@ -58,8 +58,7 @@ public class OfferStore {
   /** An order whose open bill is all for goods that are here is offered by its receipts. */
   private static final String NOT_ONLY_RECEIVED =
       """
-       and a.open_quantity > (select coalesce(sum(r.open_quantity), 0) from awaited r
-        where r.order_paper = a.paper_id and r.order_line = a.line and r.what = 'RECEIVED_BILL')""";
+       and a.open_quantity > coalesce(h.here, 0)""";
 
   private List<Offer> some(long party, String what, String more) {
     return sql.sql(
@@ -67,11 +66,16 @@ public class OfferStore {
             select p.id, p.kind, p.number, p.date, p.reference, o.number as order_number,
               group_concat(i.name order by a.line separator ', ') as items, count(*) as n,
               sum(if(a.what in ('RECEIVED_BILL', 'BILLED_GOODS'), a.open_value,
-                     round(l.net * a.open_quantity / l.quantity))) as value
+                     round(l.net * (a.open_quantity - coalesce(h.here, 0)) / l.quantity))) as value
             from awaited a join paper p on p.id = a.paper_id and p.state = 'POSTED'
             join item i on i.id = a.item_id
             join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = a.line
             left join paper o on o.id = a.order_paper
+            left join (
+              select order_paper, order_line, sum(open_quantity) as here from awaited
+              where what = 'RECEIVED_BILL' and party_id = :party and open_quantity > 0
+              group by order_paper, order_line) h
+              on a.what = 'ORDERED_BILL' and h.order_paper = a.paper_id and h.order_line = a.line
             where a.party_id = :party and a.open_quantity > 0 and a.what in ("""
                 + what
                 + ")"

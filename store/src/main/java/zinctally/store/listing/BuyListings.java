@@ -206,7 +206,7 @@ public final class BuyListings {
         left join supplier_item s on s.party_id = w.id and s.item_id = i.id
         where i.active and i.kind = 'STOCKED' and i.reorder_point is not null
           and coalesce(h.on_hand, 0) <= i.reorder_point
-          and coalesce(h.on_hand, 0) +\\s"""
+          and coalesce(h.on_hand, 0) +\s"""
             + ON_ORDER
             + " <= i.reorder_point",
         Map.of("minor", minor(coin)),

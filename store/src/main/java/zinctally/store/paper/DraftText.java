@@ -8,18 +8,18 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 
 /** Drafts as JSON text. */
-final class DraftText {
+public final class DraftText {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private record Body(Map<String, String> fields, List<Map<String, String>> rows) {}
 
   private DraftText() {}
 
-  static String write(Draft draft) {
+  public static String write(Draft draft) {
     return JSON.writeValueAsString(new Body(draft.fields(), draft.rows()));
   }
 
-  static Draft read(PaperKind kind, String text) {
+  public static Draft read(PaperKind kind, String text) {
     Body body = JSON.readValue(text, new TypeReference<Body>() {});
     return new Draft(kind, body.fields(), body.rows());
   }

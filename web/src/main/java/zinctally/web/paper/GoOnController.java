@@ -165,7 +165,7 @@ class GoOnController {
             .multiply(BigDecimal.valueOf(size.micros()))
             .divide(BigDecimal.valueOf(micros), 6, RoundingMode.HALF_UP)
             .stripTrailingZeros();
-    return (each.scale() < 0 ? each.setScale(0) : each).toPlainString();
+    return (each.scale() < coin.digits() ? each.setScale(coin.digits()) : each).toPlainString();
   }
 
   /** A posted paper by its number, as sentences name it. */

@@ -102,7 +102,7 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   text("of", "Order or bill", "ordered"),
                   text("item", "Item", "item"),
                   figure("quantity", "Quantity"),
-                  figure("price", "Price, if not the order's"),
+                  figure("price", "Price, if other"),
                   shown("awaited", "To come"),
                   shown("free", "Here now"),
                   shown("amount", "Comes in at"))),
