@@ -13,7 +13,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import zinctally.core.number.Coin;
+import zinctally.core.papers.Awaits;
+import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Repetition;
+import zinctally.store.buy.RepeatStore;
+import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.ListingStore.Ask;
@@ -36,6 +42,7 @@ class ListingsTest {
       book.invoice("2026-03-0" + i, "IT-00" + i, "4", "5.00");
     }
     book.sql().sql("update item set reorder_point = 7000000 where code like 'IT-00%'").update();
+    buying();
   }
 
   @AfterAll
@@ -58,7 +65,60 @@ class ListingsTest {
         Listings.reorder(),
         Listings.open("SUPPLIER"),
         Listings.open("CUSTOMER"),
-        Listings.audit());
+        Listings.audit(),
+        BuyListings.orders(),
+        BuyListings.receipts(),
+        BuyListings.suppliers(),
+        BuyListings.ofParty(1),
+        BuyListings.supplierItems(1, Coin.of("EUR")),
+        BuyListings.toOrder(Coin.of("EUR")),
+        BuyListings.returned(),
+        BuyListings.returnSums(),
+        BuyListings.ageing("SUPPLIER", DATE),
+        BuyListings.awaited(Awaits.RECEIVED_BILL, DATE),
+        BuyListings.awaited(Awaits.BILLED_GOODS, DATE),
+        BuyListings.lots(),
+        BuyListings.repeating());
+  }
+
+  /** Something in every list of buying. */
+  private void buying() {
+    Map<String, String> head =
+        Map.of("date", "2026-05-10", "supplier", "Orrin Joinery", "place", "Store");
+    Map<String, String> later = new java.util.HashMap<>(head);
+    later.put("goods", "later");
+    Map<String, String> row = Map.of("item", "IT-002", "quantity", "3", "price", "2");
+    book.post(PaperKind.PURCHASE_ORDER, head, List.of(row));
+    book.post(PaperKind.RECEIPT, head, List.of(row));
+    book.post(
+        PaperKind.BILL, later, List.of(Map.of("item", "IT-003", "quantity", "4", "price", "2")));
+    long bill =
+        book.post(
+            PaperKind.BILL, head, List.of(Map.of("item", "IT-004", "quantity", "4", "price", "2")));
+    String number =
+        book.sql()
+            .sql("select number from paper where id = ?")
+            .param(bill)
+            .query(String.class)
+            .single();
+    book.post(
+        PaperKind.SUPPLIER_RETURN,
+        head,
+        List.of(Map.of("paper", number, "quantity", "1", "reason", "Faulty")));
+    book.item("LOTS", "FIFO");
+    book.sql()
+        .sql("update item set tracking = 'LOT', reorder_point = 9000000 where code = 'LOTS'")
+        .update();
+    book.post(
+        PaperKind.RECEIPT,
+        head,
+        List.of(Map.of("item", "LOTS", "quantity", "4", "price", "2", "numbers", "L-1")));
+    book.get(RepeatStore.class)
+        .add(
+            "Rent",
+            new Draft(PaperKind.BILL, head, List.of(row)),
+            new Repetition(Repetition.Every.MONTH, DATE, null, null),
+            "tester");
   }
 
   @ParameterizedTest(name = "{0}")

@@ -142,7 +142,10 @@
       if (input === numbers) input = quantity;
     }
     const list = cells();
-    const next = list[list.indexOf(input) + step];
+    let at = list.indexOf(input) + step;
+    // what a line goes on from is mostly taken in, seldom typed: Enter passes it, Tab does not
+    if (list[at] && list[at].dataset.col === "of") at += step;
+    const next = list[at];
     if (next) { next.focus(); next.select && next.select(); }
   };
   const goRow = (input, step) => {

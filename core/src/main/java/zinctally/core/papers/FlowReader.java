@@ -45,9 +45,9 @@ final class FlowReader {
   /**
    * Goods or services of a bill.
    *
-   * @param net minor units of the line without tax
+   * @param net minor units of the line without tax; null while they are not known
    */
-  Flow billed(int row, Item item, long micros, long net) {
+  Flow billed(int row, Item item, long micros, Long net) {
     List<Awaited> named = named(row, "of", "order or receipt", item);
     if (named == null) return Flow.NONE;
     List<Flow.Portion> before = new ArrayList<>();
@@ -90,7 +90,7 @@ final class FlowReader {
       else if (item.stocked()) notBilledYet(row, item);
     }
     long now = item.stocked() ? left - after : 0;
-    differences(row, item, micros, net, before, ordered);
+    if (net != null) differences(row, item, micros, net, before, ordered);
     List<Numbered> given =
         now > 0 && item.tracked() ? numbers.arriving(row, item, now, place) : List.of();
     return new Flow(now, before, after, ordered, given == null ? List.of() : given);

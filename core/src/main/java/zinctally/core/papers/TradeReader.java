@@ -81,16 +81,16 @@ final class TradeReader {
             name,
             quantity == null ? units.base().sign() : quantity.unit().sign(),
             shown));
-    if (in.faults.size() == faultsBefore && shown != null) {
-      long tax = rate == null ? 0 : taxIncluded ? rate.within(shown) : rate.onNet(shown);
-      long net = taxIncluded ? shown - tax : shown;
-      Flow flow =
-          item == null
-              ? Flow.NONE
-              : buying
-                  ? flows.billed(row, item, quantity.quantity().micros(), net)
-                  : flows.sold(row, item, quantity.quantity().micros());
-      if (in.faults.size() > faultsBefore) return null;
+    long tax =
+        rate == null || shown == null ? 0 : taxIncluded ? rate.within(shown) : rate.onNet(shown);
+    Long net = shown == null ? null : Long.valueOf(taxIncluded ? shown - tax : shown);
+    Flow flow = Flow.NONE;
+    if (item != null && quantity != null && quantity.quantity().signum() > 0)
+      flow =
+          buying
+              ? flows.billed(row, item, quantity.quantity().micros(), net)
+              : flows.sold(row, item, quantity.quantity().micros());
+    if (in.faults.size() == faultsBefore && net != null) {
       return new TradeLine(
           row,
           item,

@@ -153,8 +153,8 @@ public class ItemStore {
               stock_account, sales_account, cost_account, sale_wording, purchase_wording, supplier,
               supplier_code, gtin, shelf, reorder_point, reorder_quantity, standard_cost, notes,
               active, tracking, weight)
-            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, nullif(?, 0), nullif(?, 0), nullif(?, 0), ?, ?, ?, ?,
-              nullif(?, ''), ?, ?, ?, ?, ?, ?)
+            values (?, ?, ?, ?, ?, ?, ?, ?, ?, nullif(?, 0), nullif(?, 0), nullif(?, 0), ?, ?, ?, ?,
+              nullif(?, ''), ?, ?, ?, ?, ?, ?, ?, ?)
             on duplicate key update
               code = if(id = values(id), values(code), null),
               name = values(name), kind = values(kind),

@@ -304,6 +304,7 @@ public final class BuyListings {
             + bucket("u.due < :d60 and u.due >= :d90", "d90")
             + ", "
             + bucket("u.due < :d90", "older")
+            + " "
             + """
              from (
               select party_id, due, open from open_item where open < 0 or open > 0

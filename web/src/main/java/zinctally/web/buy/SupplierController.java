@@ -76,7 +76,11 @@ class SupplierController {
     model.addAttribute("owed", owed);
     model.addAttribute("ages", AgePicture.of(owed.parts(), 286, 60));
     model.addAttribute("toCome", offers.offers(PaperKind.RECEIPT, id));
-    model.addAttribute("toBill", offers.offers(PaperKind.BILL, id));
+    model.addAttribute(
+        "toBill",
+        offers.offers(PaperKind.BILL, id).stream()
+            .filter(o -> o.kind() == PaperKind.RECEIPT)
+            .toList());
     model.addAttribute("credits", offers.offers(PaperKind.SUPPLIER_CREDIT, id));
     model.addAttribute(
         "accountName",

@@ -54,6 +54,7 @@ public class DemoBook {
   private final Posting posting;
   private final Catalogues catalogues;
   private final DemoChanges changes;
+  private final DemoBuying buying;
   private final JdbcClient sql;
   private final Random dice = new Random(20250901);
 
@@ -68,6 +69,7 @@ public class DemoBook {
       Posting posting,
       Catalogues catalogues,
       DemoChanges changes,
+      DemoBuying buying,
       JdbcClient sql) {
     this.books = books;
     this.people = people;
@@ -79,6 +81,7 @@ public class DemoBook {
     this.posting = posting;
     this.catalogues = catalogues;
     this.changes = changes;
+    this.buying = buying;
     this.sql = sql;
   }
 
@@ -112,6 +115,7 @@ public class DemoBook {
     people.add("counter", "Tobin Ash", hash, Person.Role.COUNTER);
     people.add("reader", "Sela Brandt", hash, Person.Role.READER);
     changes.write();
+    buying.write();
     LOG.info("The demo book is written: {} papers after the opening.", papers);
   }
 
