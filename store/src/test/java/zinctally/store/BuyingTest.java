@@ -8,6 +8,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -342,5 +345,93 @@ class BuyingTest {
     assertThat(awaited("ORDERED_GOODS", "APPR")).isZero();
     assertThatThrownBy(() -> book.get(Posting.class).endOrder(id, "tester"))
         .hasMessageContaining("cancelled already");
+  }
+
+  /** Six people bring all of one order at the same moment: one does, the others are asked. */
+  @Test
+  void an_order_received_by_several_at_once_is_received_once() throws Exception {
+    book.item("ONCE", "FIFO");
+    String order = order("2026-02-01", "ONCE", "10", "5.00");
+    ExecutorService people = Executors.newFixedThreadPool(6);
+    List<Callable<Integer>> work = new ArrayList<>();
+    for (int n = 0; n < 6; n++)
+      work.add(
+          () -> {
+            try {
+              receipt("2026-02-03", order, "ONCE", "10");
+              return 1;
+            } catch (Refused asked) {
+              assertThat(asked.getMessage()).contains("10 too many");
+              return 0;
+            }
+          });
+    int done = 0;
+    for (var one : people.invokeAll(work)) done += one.get();
+    people.shutdown();
+    assertThat(done).isEqualTo(1);
+    assertThat(worth("ONCE")).isEqualTo(5000);
+    assertThat(awaited("ORDERED_GOODS", "ONCE")).isZero();
+  }
+
+  /**
+   * IAS 2 paragraph 11 (from memory): carriage on the goods' own bill is part of their cost. 9.00
+   * over 60.00 and 30.00: 6.00 and 3.00. Of a receipt of 30.00, billed at that, the 3.00 is a
+   * charge.
+   */
+  @Test
+  void carriage_on_the_goods_own_bill_is_shared_over_them() {
+    book.item("OWN", "FIFO");
+    book.item("EARLIER", "FIFO");
+    String receipt =
+        number(
+            paper(
+                PaperKind.RECEIPT,
+                "2026-05-01",
+                Map.of(),
+                "item quantity price",
+                "EARLIER",
+                "10",
+                "3.00"));
+    long bill =
+        paper(
+            PaperKind.BILL,
+            "2026-05-05",
+            Map.of("charges", "value"),
+            "of item quantity price",
+            "",
+            "OWN",
+            "10",
+            "6.00",
+            receipt,
+            "EARLIER",
+            "10",
+            "3.00",
+            "",
+            "6200",
+            "1",
+            "9.00");
+    assertThat(worth("OWN")).isEqualTo(6600);
+    assertThat(worth("EARLIER")).isEqualTo(3300);
+    assertThat(
+            book.sql()
+                .sql("select -sum(amount) from open_item where paper_id = ?")
+                .param(bill)
+                .query(Long.class)
+                .single())
+        .isEqualTo(9900);
+    assertThatThrownBy(
+            () ->
+                paper(
+                    PaperKind.BILL,
+                    "2026-05-05",
+                    Map.of("charges", "weight"),
+                    "item quantity price",
+                    "OWN",
+                    "1",
+                    "6.00",
+                    "6200",
+                    "1",
+                    "9.00"))
+        .hasMessageContaining("The weight of Item OWN is not known");
   }
 }

@@ -159,4 +159,18 @@ class NumberedGoodsTest {
     post(PaperKind.ADJUSTMENT, "2026-02-09", "MITE", "-50", "M-8", "reason", "Expired");
     assertThat(worth("MITE")).isZero();
   }
+
+  @Test
+  void opening_stock_names_its_serial_numbers_too() {
+    item("OPEN", "SPECIFIC", "SERIAL");
+    Map<String, String> fields = Map.of("columns", "code,quantity,value,numbers", "place", "Store");
+    Map<String, String> row = Map.of("c0", "OPEN", "c1", "3", "c2", "100.00", "c3", "O-1, O-2");
+    assertThatThrownBy(() -> book.post(PaperKind.OPENING_STOCK, fields, List.of(row)))
+        .hasMessageContaining("2 of 3 are given");
+    Map<String, String> whole = new HashMap<>(row);
+    whole.put("c3", "3 from O-1");
+    book.post(PaperKind.OPENING_STOCK, fields, List.of(whole));
+    post(PaperKind.INVOICE, "2026-02-03", "OPEN", "1", "O-3", "price", "90");
+    assertThat(worth("OPEN")).isEqualTo(10000 - 3333);
+  }
 }

@@ -27,7 +27,12 @@ class Shots {
       views.put("goods", "/goods");
       views.put("item", "/goods/item/1");
       views.put("bill", "/drafts/" + id(desk, "select max(id) from draft where paper_id is null"));
-      views.put("bills", "/buy");
+      views.put(
+          "order", "/papers/" + id(desk, "select id from paper where number = 'PO-2026-0002'"));
+      views.put("receipt-billed", "/drafts/" + dearer(desk));
+      views.put(
+          "supplier",
+          "/buy/supplier/" + id(desk, "select min(id) from party where name = 'Calder Glass'"));
       views.put("invoices", "/sell");
       views.put(
           "invoice",
@@ -44,7 +49,8 @@ class Shots {
       views.put("write-downs", "/handle/proposal?percent=40");
       views.put("amend", "/drafts/" + amendment(desk));
       views.put("opening", "/opening");
-      views.put("groups", "/setup/groups");
+      views.put("to-order", "/buy/to-order");
+      views.put("lot", "/goods/lot/" + id(desk, "select id from lot where code = 'EX-0062'"));
       views.forEach(
           (name, path) -> {
             page.navigate(desk.address + path);
@@ -65,6 +71,21 @@ class Shots {
     rows.set(0, first);
     return desk.get(DraftStore.class)
         .beginAmending(bill, 1, new Draft(PaperKind.BILL, before.fields(), rows), "owner");
+  }
+
+  /** A bill for smokers received before, dearer than they were ordered at. */
+  private static long dearer(Desk desk) {
+    Map<String, String> fields =
+        Map.of(
+            "supplier", "Brenn Metalwork",
+            "their_number", "26-1201",
+            "date", "2026-11-20",
+            "place", "Barn store");
+    Map<String, String> row =
+        Map.of(
+            "of", "R-2026-0007", "item", "SMK-03", "quantity", "6", "price", "14.60", "tax", "S");
+    return desk.get(DraftStore.class)
+        .begin(new Draft(PaperKind.BILL, fields, List.of(row)), "owner");
   }
 
   private static long id(Desk desk, String query) {

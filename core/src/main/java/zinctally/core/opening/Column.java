@@ -49,7 +49,15 @@ public enum Column {
       "retail price",
       "retail",
       "list price"),
-  PLACE("Place", "place", "location", "store", "warehouse", "site");
+  PLACE("Place", "place", "location", "store", "warehouse", "site"),
+  NUMBERS(
+      "Lots or serial numbers",
+      "lots or serial numbers",
+      "serial numbers",
+      "serial number",
+      "serials",
+      "lots",
+      "lot");
 
   private final String words;
   private final List<String> headings;

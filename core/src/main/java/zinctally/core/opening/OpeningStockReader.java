@@ -19,6 +19,8 @@ import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
+import zinctally.core.papers.Numbered;
+import zinctally.core.papers.NumbersReader;
 import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
@@ -116,13 +118,6 @@ public final class OpeningStockReader {
               + ".");
     if (known.isPresent() && !known.get().stocked())
       in.fault(Column.CODE, code + " is " + known.get().kind().words() + ".");
-    if (known.isPresent() && known.get().tracked())
-      in.fault(
-          Column.CODE,
-          code
-              + " is told apart "
-              + known.get().tracking().words()
-              + "; bring it in with an adjustment that names them.");
     if (known.isEmpty() && name.isEmpty())
       in.fault(
           Column.NAME, "No item has the code " + code + " yet; to make it, its name is needed.");
@@ -150,13 +145,32 @@ public final class OpeningStockReader {
             () ->
                 newItems.make(
                     -(row + 1L), code, name, in.text(Column.GROUP), Units.of(unit.orElseThrow())));
+    long micros = Quantity.of(quantity).micros();
+    List<Numbered> numbers =
+        item.tracked() && micros > 0
+            ? NumbersReader.arriving(
+                book,
+                item,
+                micros,
+                place.get(),
+                in.text(Column.NUMBERS),
+                says -> in.fault(Column.NUMBERS, says))
+            : List.of();
+    if (faults.size() > faultsBefore) return;
     facts.put(
         row,
         new Reading.RowFacts(
             Math.max(0, item.id()), item.name(), item.units().base().sign(), worth));
     lines.add(
         new OpeningStock.Line(
-            row, item, in.text(Column.GROUP), Quantity.of(quantity), worth, price, place.get()));
+            row,
+            item,
+            in.text(Column.GROUP),
+            Quantity.of(quantity),
+            worth,
+            price,
+            place.get(),
+            numbers));
   }
 
   /** Minor units of the row, or null when the columns disagree. */

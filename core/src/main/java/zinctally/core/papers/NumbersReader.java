@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import zinctally.core.goods.Item;
@@ -22,7 +23,7 @@ import zinctally.core.units.Units;
  * Reads which lots or serial numbers a line moves: {@code EX-101, EX-102}; a run as {@code 12 from
  * EX-0101}; a lot with its expiry and how much of the line it is, as {@code M-7 2027-05-31: 40}.
  */
-final class NumbersReader {
+public final class NumbersReader {
   private static final Pattern RUN = Pattern.compile("(\\d{1,4})\\s+from\\s+(\\S{1,60})");
   private static final Pattern ONE =
       Pattern.compile("([^\\s:]{1,60})(?:\\s+(\\d{4}-\\d{2}-\\d{2}))?(?:\\s*:\\s*(.{1,30}))?");
@@ -33,6 +34,21 @@ final class NumbersReader {
 
   NumbersReader(Reader in) {
     this.in = in;
+  }
+
+  /**
+   * What comes in with one row of a sheet.
+   *
+   * @param micros of the row
+   * @param fault takes what is wrong, as sentences; nothing is returned then
+   */
+  public static List<Numbered> arriving(
+      Catalogue book, Item item, long micros, Place place, String typed, Consumer<String> fault) {
+    Map<String, String> row = Map.of("numbers", typed);
+    Reader alone = new Reader(new Draft(PaperKind.OPENING_STOCK, Map.of(), List.of(row)), book);
+    List<Numbered> given = new NumbersReader(alone).arriving(0, item, micros, place);
+    alone.faults.forEach(f -> fault.accept(f.says()));
+    return given == null || !alone.faults.isEmpty() ? List.of() : given;
   }
 
   private record Entry(String code, LocalDate expiry, Long micros) {}

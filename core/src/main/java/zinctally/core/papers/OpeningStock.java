@@ -2,9 +2,7 @@ package zinctally.core.papers;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
-import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
@@ -26,7 +24,8 @@ public record OpeningStock(LocalDate date, List<Line> lines) implements Paper {
       Quantity quantity,
       long value,
       BigDecimal sellingPrice,
-      Place place) {}
+      Place place,
+      List<Numbered> numbers) {}
 
   @Override
   public PaperKind kind() {
@@ -46,16 +45,18 @@ public record OpeningStock(LocalDate date, List<Line> lines) implements Paper {
   @Override
   public Plan plan(Catalogue book) {
     long clearing = book.account(Role.OPENING_CLEARING).id();
-    List<Plan.Event> events = new ArrayList<>();
-    List<Plan.Move> moves = new ArrayList<>();
-    for (Line line : lines) {
-      long micros = line.quantity().micros();
-      if (micros == 0) continue;
-      long item = line.item().id();
-      events.add(new Plan.Event(line.row(), EventKind.IN, item, micros, line.value(), 0, 0));
-      moves.add(new Plan.Move(line.row(), item, line.place().id(), micros));
-    }
+    Stocking stock = new Stocking();
+    for (Line line : lines)
+      if (line.quantity().micros() != 0)
+        stock.in(
+            line.row(),
+            line.item(),
+            line.place(),
+            line.quantity().micros(),
+            line.value(),
+            0,
+            line.numbers());
     JournalLine other = new JournalLine(clearing, 0, 0, -total(), "");
-    return new Plan(events, moves, List.of(other), List.of(), List.of());
+    return new Plan(stock.events, stock.moves, List.of(other), List.of(), List.of());
   }
 }

@@ -1,5 +1,7 @@
 package zinctally.core.papers;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -9,11 +11,13 @@ import java.util.Optional;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Spread;
 
 /**
  * A supplier's bill with its goods, or an invoice with its goods.
  *
  * @param kind {@link PaperKind#BILL} or {@link PaperKind#INVOICE}
+ * @param bears how lines on accounts are shared over the goods of a bill (IAS 2 paragraph 11)
  * @param theirNumber the supplier's own number, or the customer's reference
  */
 public record Trade(
@@ -23,8 +27,17 @@ public record Trade(
     Party who,
     String theirNumber,
     Place place,
-    List<TradeLine> lines)
+    List<TradeLine> lines,
+    Bears bears)
     implements Paper {
+  /** Where a bill's lines that are no goods go: to expense, or into the cost of its goods. */
+  public enum Bears {
+    EXPENSE,
+    VALUE,
+    QUANTITY,
+    WEIGHT
+  }
+
   @Override
   public Optional<Party> party() {
     return Optional.of(who);
@@ -50,7 +63,7 @@ public record Trade(
 
   @Override
   public Paper with(Party made) {
-    return new Trade(kind, date, due, made, theirNumber, place, lines);
+    return new Trade(kind, date, due, made, theirNumber, place, lines, bears);
   }
 
   /**
@@ -65,8 +78,9 @@ public record Trade(
     Stocking stock = new Stocking();
     Billing billing = new Billing(this, book, stock);
     List<JournalLine> known = new ArrayList<>();
+    Map<Integer, Long> charges = charges();
     for (TradeLine line : lines) {
-      if (buying && line.moves()) billing.add(line);
+      if (buying && line.moves()) billing.add(line.bearing(charges.getOrDefault(line.row(), 0L)));
       else if (line.moves())
         stock.out(
             line.row(),
@@ -76,7 +90,8 @@ public record Trade(
             line.item().costAccount(),
             line.flow().numbers());
       if (buying) billing.ordered(line);
-      if (!buying || !line.moves()) known.add(revenueOrExpense(line, buying));
+      boolean spread = line.item() == null && bears != Bears.EXPENSE;
+      if ((!buying || !line.moves()) && !spread) known.add(revenueOrExpense(line, buying));
     }
     known.addAll(billing.known);
     long total = buying ? -total() : total();
@@ -87,6 +102,38 @@ public record Trade(
     Plan.Due owed = new Plan.Due(who.id(), theirNumber, date, due, total, who);
     return new Plan(
         stock.events, stock.moves, known, List.of(owed), List.of(), billing.awaits, billing.fills);
+  }
+
+  /** What each line of goods bears of the paper's own charges, minor units by row. */
+  public Map<Integer, Long> charges() {
+    Map<Integer, Long> charges = new LinkedHashMap<>();
+    if (bears == Bears.EXPENSE) return charges;
+    List<TradeLine> goods = lines.stream().filter(TradeLine::moves).toList();
+    long sum =
+        lines.stream()
+            .filter(l -> l.item() == null)
+            .mapToLong(TradeLine::net)
+            .reduce(0, Math::addExact);
+    if (sum == 0) return charges;
+    long[] shares = Spread.over(sum, goods.stream().mapToLong(this::weight).toArray());
+    for (int i = 0; i < shares.length; i++) charges.put(goods.get(i).row(), shares[i]);
+    return charges;
+  }
+
+  /** What a line of goods counts for when charges are shared. */
+  long weight(TradeLine line) {
+    long micros = line.quantity().micros();
+    return switch (bears) {
+      case EXPENSE -> 0;
+      case VALUE -> line.net();
+      case QUANTITY -> micros;
+      case WEIGHT ->
+          line.item()
+              .weight()
+              .multiply(BigDecimal.valueOf(micros))
+              .setScale(0, RoundingMode.HALF_UP)
+              .longValueExact();
+    };
   }
 
   /** Tax by rate, minor units, in the order of the lines. */

@@ -36,4 +36,21 @@ public record TradeLine(
   boolean moves() {
     return item != null && item.stocked();
   }
+
+  /** The same with charges of the paper added to what its goods cost. */
+  TradeLine bearing(long charge) {
+    return new TradeLine(
+        row,
+        item,
+        account,
+        wording,
+        quantity,
+        unit,
+        price,
+        discount,
+        Math.addExact(net, charge),
+        tax,
+        rate,
+        flow);
+  }
 }

@@ -40,8 +40,45 @@ final class TradeReader {
     }
     if (lines.isEmpty() && in.faults.isEmpty())
       in.fault("rows.0.item", "There is no line yet: name an item and how many.");
+    Trade.Bears bears = buying ? bears(in, lines) : Trade.Bears.EXPENSE;
     return in.done(
-        () -> new Trade(in.draft.kind(), date, due, who, number, place, List.copyOf(lines)));
+        () -> new Trade(in.draft.kind(), date, due, who, number, place, List.copyOf(lines), bears));
+  }
+
+  /** How the lines that are no goods are shared over those that are. */
+  private static Trade.Bears bears(Reader in, List<TradeLine> lines) {
+    Trade.Bears bears =
+        switch (in.draft.field("charges")) {
+          case "value" -> Trade.Bears.VALUE;
+          case "quantity" -> Trade.Bears.QUANTITY;
+          case "weight" -> Trade.Bears.WEIGHT;
+          default -> Trade.Bears.EXPENSE;
+        };
+    List<TradeLine> goods = lines.stream().filter(TradeLine::moves).toList();
+    if (bears == Trade.Bears.EXPENSE || lines.stream().allMatch(l -> l.item() != null))
+      return Trade.Bears.EXPENSE;
+    List<String> unknown =
+        bears != Trade.Bears.WEIGHT
+            ? List.of()
+            : goods.stream()
+                .map(TradeLine::item)
+                .filter(i -> i.weight() == null)
+                .map(Item::name)
+                .distinct()
+                .toList();
+    if (!unknown.isEmpty())
+      in.fault(
+          "charges",
+          "The weight of "
+              + String.join(", ", unknown)
+              + " is not known; write it on the item, or share otherwise.");
+    else if (goods.isEmpty())
+      in.fault(
+          "charges",
+          "There are no goods on this bill to bear its charges; write Charges on goods instead.");
+    else if (bears == Trade.Bears.VALUE && goods.stream().allMatch(l -> l.net() == 0))
+      in.fault("charges", "These goods cost nothing; share by quantity or by weight.");
+    return bears;
   }
 
   private static TradeLine tradeLine(

@@ -9,6 +9,7 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import zinctally.core.papers.Catalogue;
 
 /** Suppliers: what is known of each, what is owed to them. */
 @Repository
@@ -162,5 +163,23 @@ public class SupplierStore {
                 new Owed(
                     row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4), row.getLong(5)))
         .single();
+  }
+
+  /** What a supplier asked last for some items, without tax. */
+  public Map<Long, Catalogue.LatestCost> lastPrices(long supplier, List<Long> items) {
+    Map<Long, Catalogue.LatestCost> last = new HashMap<>();
+    if (items.isEmpty()) return last;
+    sql.sql(
+            """
+            select item_id, net, quantity from supplier_item
+            where party_id = :party and item_id in (:items) and quantity > 0
+            """)
+        .param("party", supplier)
+        .param("items", items)
+        .query(
+            (row, n) ->
+                last.put(row.getLong(1), new Catalogue.LatestCost(row.getLong(2), row.getLong(3))))
+        .list();
+    return last;
   }
 }

@@ -127,7 +127,8 @@ class Newcomers {
               line.quantity(),
               line.value(),
               line.sellingPrice(),
-              line.place()));
+              line.place(),
+              line.numbers()));
     }
     jdbc.batchUpdate(
         "insert into item (id, code, name, kind, group_id, method, base_unit) values (?, ?, ?, ?, ?, ?, ?)",

@@ -41,6 +41,12 @@ class Choices {
     goods.put("with", "come with this bill");
     goods.put("later", "come later");
     lists.put("goods", goods);
+    Map<String, String> charges = new LinkedHashMap<>();
+    charges.put("expense", "are expenses");
+    charges.put("value", "cost of goods, by value");
+    charges.put("quantity", "cost of goods, by quantity");
+    charges.put("weight", "cost of goods, by weight");
+    lists.put("charges", charges);
     lists.put("spreads", spreads);
     return lists;
   }

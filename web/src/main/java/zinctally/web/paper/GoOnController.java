@@ -25,6 +25,7 @@ import zinctally.core.units.Units;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
 import zinctally.store.buy.OfferStore;
+import zinctally.store.buy.SupplierStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PostedPaper;
@@ -40,18 +41,21 @@ class GoOnController {
   private final OfferStore offers;
   private final Catalogues catalogues;
   private final Choices choices;
+  private final SupplierStore suppliers;
 
   GoOnController(
       DraftStore drafts,
       PaperStore papers,
       OfferStore offers,
       Catalogues catalogues,
-      Choices choices) {
+      Choices choices,
+      SupplierStore suppliers) {
     this.drafts = drafts;
     this.papers = papers;
     this.offers = offers;
     this.catalogues = catalogues;
     this.choices = choices;
+    this.suppliers = suppliers;
   }
 
   /** Takes all that an earlier paper waits for into a draft, below what is typed. */
@@ -76,6 +80,11 @@ class GoOnController {
     for (OfferStore.Offer offer : offered)
       if (paper.equals("all") || paper.equals(String.valueOf(offer.paper())))
         rows.addAll(rows(kind, offer.number(), book));
+    if (paper.equals("usual"))
+      book.party(Party.Kind.SUPPLIER, typed.field("supplier"))
+          .flatMap(p -> suppliers.card(p.id()))
+          .filter(c -> c.account() != 0)
+          .ifPresent(c -> rows.add(Map.of("item", book.account(c.account()).code())));
     drafts.save(id, new Draft(kind, typed.fields(), rows), who.getName());
     return "redirect:/drafts/" + id + "?at=" + first;
   }

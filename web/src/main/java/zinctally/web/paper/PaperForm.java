@@ -114,6 +114,7 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   date("date", "Bill date"),
                   date("due", "Due"),
                   choice("goods", "Goods of no receipt", "goods"),
+                  choice("charges", "Lines that are no goods", "charges"),
                   choice("place", "Into", "places"),
                   choice("prices", "Prices", "prices")),
               List.of(

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -14,6 +15,7 @@ import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Charge;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.OpenItem;
@@ -24,11 +26,13 @@ import zinctally.core.papers.Reading;
 import zinctally.core.papers.Return;
 import zinctally.core.papers.SupplierCredit;
 import zinctally.core.papers.Trade;
+import zinctally.core.papers.TradeLine;
 import zinctally.core.proof.Proof;
 import zinctally.core.units.Units;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
 import zinctally.store.buy.OfferStore;
+import zinctally.store.buy.SupplierStore;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
@@ -49,6 +53,7 @@ class ProofPage {
   private final PaperText texts;
   private final LaterPapers laters;
   private final OfferStore offers;
+  private final SupplierStore suppliers;
   private final Say say;
 
   ProofPage(
@@ -59,6 +64,7 @@ class ProofPage {
       PaperText texts,
       LaterPapers laters,
       OfferStore offers,
+      SupplierStore suppliers,
       Say say) {
     this.posting = posting;
     this.catalogues = catalogues;
@@ -67,6 +73,7 @@ class ProofPage {
     this.texts = texts;
     this.laters = laters;
     this.offers = offers;
+    this.suppliers = suppliers;
     this.say = say;
   }
 
@@ -112,6 +119,7 @@ class ProofPage {
     model.addAttribute("laterHref", "/drafts/" + saved.id() + "/later");
     model.addAttribute("offers", offers(draft, book));
     model.addAttribute("draftId", saved.id());
+    model.addAttribute("usualAccount", usualAccount(draft, book));
     if (saved.amends() != 0)
       model.addAttribute(
           "changes",
@@ -176,6 +184,13 @@ class ProofPage {
                         rate.name() + " " + say.percent(rate.percent().stripTrailingZeros()),
                         say.money(tax))));
     totals.add(new Total("Total", say.money(trade.total())));
+    Map<Integer, Long> charges = trade.charges();
+    for (TradeLine line : trade.lines())
+      if (charges.containsKey(line.row()))
+        totals.add(
+            0,
+            new Total(
+                line.item().code() + " bears of the charges", say.money(charges.get(line.row()))));
     return totals;
   }
 
@@ -224,6 +239,33 @@ class ProofPage {
     return effects;
   }
 
+  /** What the supplier asked last, by item. */
+  private Map<Long, Optional<Catalogue.LatestCost>> lastPrices(
+      Draft draft, List<Long> items, BookCatalogue book) {
+    Map<Long, Optional<Catalogue.LatestCost>> last = new LinkedHashMap<>();
+    book.party(Party.Kind.SUPPLIER, draft.field("supplier"))
+        .ifPresent(
+            p ->
+                suppliers
+                    .lastPrices(p.id(), items)
+                    .forEach((item, price) -> last.put(item, Optional.of(price))));
+    return last;
+  }
+
+  /** The account a supplier's bills usually go to, while nothing else is typed; null for none. */
+  private String usualAccount(Draft draft, BookCatalogue book) {
+    boolean begun =
+        draft.kind() != PaperKind.BILL
+            || java.util.stream.IntStream.range(0, draft.rows().size())
+                .anyMatch(row -> !draft.blank(row));
+    if (begun) return null;
+    return book.party(Party.Kind.SUPPLIER, draft.field("supplier"))
+        .flatMap(p -> suppliers.card(p.id()))
+        .filter(c -> c.account() != 0)
+        .map(c -> book.account(c.account()).label())
+        .orElse(null);
+  }
+
   private List<OfferStore.Offer> offers(Draft draft, BookCatalogue book) {
     return book.party(Party.Kind.SUPPLIER, draft.field("supplier"))
         .map(p -> offers.offers(draft.kind(), p.id()))
@@ -241,6 +283,7 @@ class ProofPage {
         items.free(ids, draft.field("place")).stream()
             .collect(Collectors.toMap(ItemStore.Free::item, f -> f));
     Map<Long, Item> known = book.items(ids);
+    Map<Long, Optional<Catalogue.LatestCost>> last = lastPrices(draft, ids, book);
     List<RowShown> shown = new ArrayList<>();
     reading
         .rows()
@@ -265,7 +308,7 @@ class ProofPage {
                       facts.unit(),
                       say.money(facts.amount()),
                       here,
-                      item == null ? "" : usualPrice(draft.kind(), item, facts.unit(), book),
+                      item == null ? "" : usualPrice(draft.kind(), item, facts.unit(), book, last),
                       facts.given(),
                       facts.awaited(),
                       item != null && item.tracked()));
@@ -277,7 +320,12 @@ class ProofPage {
    * What a price cell left empty is offered: the first price list's, or the latest cost, for the
    * unit shown.
    */
-  private String usualPrice(PaperKind kind, Item item, String unit, BookCatalogue book) {
+  private String usualPrice(
+      PaperKind kind,
+      Item item,
+      String unit,
+      BookCatalogue book,
+      Map<Long, Optional<Catalogue.LatestCost>> last) {
     Quantity size =
         item.units().shown().stream()
             .filter(u -> u.sign().equals(unit))
@@ -291,7 +339,7 @@ class ProofPage {
               .map(p -> p.multiply(size.decimal()).stripTrailingZeros().toPlainString())
               .orElse("");
       case BILL, PURCHASE_ORDER ->
-          book.latestCost(item.id())
+          last.getOrDefault(item.id(), book.latestCost(item.id()))
               .map(c -> say.each(c.value(), c.micros(), size.micros()))
               .orElse("");
       default -> "";
