@@ -42,7 +42,7 @@ alter table paper_line
   add column return_reason_id bigint null references return_reason (id),
   add index line_of (of_paper, of_line);
 
-create table purchase_order (
+create table order_head (
   paper_id bigint primary key references paper (id),
   expected date null,
   notes varchar(2000) not null default '',

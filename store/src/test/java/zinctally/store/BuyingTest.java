@@ -14,9 +14,12 @@ import java.util.concurrent.Executors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
+import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.ListingStore;
 import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;
 
@@ -433,5 +436,73 @@ class BuyingTest {
                     "1",
                     "9.00"))
         .hasMessageContaining("The weight of Item OWN is not known");
+  }
+
+  /**
+   * 10 here, reorder point 3. 8 are promised: 2 free, so it runs short though 10 are here. 5 of the
+   * 8 are sent and invoiced: 5 here, 3 promised, 2 free still. 6 ordered: 8 with those, no longer
+   * short.
+   */
+  @Test
+  void what_is_promised_is_not_free_until_it_is_sent() {
+    book.item("PROM", "FIFO");
+    book.sql().sql("update item set reorder_point = 3000000 where code = 'PROM'").update();
+    bill("2026-02-01", "", "PROM", "10", "2.00");
+    assertThat(toOrder("PROM")).isNull();
+    String order =
+        number(
+            paper(
+                PaperKind.SALES_ORDER,
+                "2026-02-02",
+                Map.of("customer", "Fenwick Garden"),
+                "item quantity price",
+                "PROM",
+                "8",
+                "5.00"));
+    assertThat(toOrder("PROM")).isEqualTo("10000000 8000000 0 2000000");
+    Map<String, String> customer = Map.of("customer", "Fenwick Garden");
+    paper(
+        PaperKind.INVOICE,
+        "2026-02-03",
+        customer,
+        "of item quantity price",
+        order,
+        "PROM",
+        "5",
+        "5.00");
+    assertThat(toOrder("PROM")).isEqualTo("5000000 3000000 0 2000000");
+    order("2026-02-04", "PROM", "6", "2.00");
+    assertThat(toOrder("PROM")).isNull();
+    assertThatThrownBy(
+            () ->
+                paper(
+                    PaperKind.INVOICE,
+                    "2026-02-05",
+                    customer,
+                    "of item quantity price",
+                    order,
+                    "PROM",
+                    "4",
+                    "5.00"))
+        .hasMessageContaining("1 too many");
+  }
+
+  /** On hand, promised, on order and free in the list of what to order; null when not in it. */
+  private static String toOrder(String code) {
+    List<String> rows = new ArrayList<>();
+    book.get(ListingStore.class)
+        .all(
+            BuyListings.toOrder(Coin.of("EUR")),
+            new ListingStore.Ask(code, "", ""),
+            row ->
+                rows.add(
+                    row.get("on_hand")
+                        + " "
+                        + row.get("promised")
+                        + " "
+                        + row.get("on_order")
+                        + " "
+                        + row.get("free")));
+    return rows.isEmpty() ? null : rows.get(0);
   }
 }

@@ -66,7 +66,7 @@ class ListingsTest {
         Listings.open("SUPPLIER"),
         Listings.open("CUSTOMER"),
         Listings.audit(),
-        BuyListings.orders(),
+        BuyListings.orders(PaperKind.PURCHASE_ORDER),
         BuyListings.receipts(),
         BuyListings.suppliers(),
         BuyListings.ofParty(1),

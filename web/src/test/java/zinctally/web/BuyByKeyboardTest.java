@@ -2,140 +2,19 @@ package zinctally.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Page;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.springframework.security.crypto.password.PasswordEncoder;
-import zinctally.core.number.Coin;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.book.BookStore;
-import zinctally.store.check.CheckStore;
-import zinctally.store.check.Finding;
 import zinctally.store.paper.DraftStore;
-import zinctally.store.people.PeopleStore;
-import zinctally.store.people.Person;
 import zinctally.store.posting.Posting;
 
 /** Buying at the keyboard, in the orders in which it happens. All figures worked out by hand. */
-class BuyByKeyboardTest {
-  private static final String WORD = "a long enough word";
-  private static Desk desk;
-  private static Page page;
-
-  @BeforeAll
-  static void open() {
-    desk = new Desk("own");
-    desk.get(BookStore.class)
-        .save("Wickmere Bee Yard", Coin.of("EUR"), LocalDate.of(2026, 1, 1), false, false);
-    String hash = desk.get(PasswordEncoder.class).encode(WORD);
-    desk.get(PeopleStore.class).add("owner", "Owner", hash, Person.Role.OWNER);
-    desk.get(PeopleStore.class).add("bookkeeper", "Bookkeeper", hash, Person.Role.BOOKKEEPER);
-    page = desk.signedIn("owner", WORD);
-  }
-
-  @AfterAll
-  static void close() {
-    assertThat(desk.get(CheckStore.class).findings()).allMatch(Finding::holds);
-    desk.close();
-  }
-
-  private static void item(String code, String method, String tracking) {
-    desk.sql()
-        .sql(
-            """
-            insert into item (id, code, name, kind, group_id, method, base_unit, tracking)
-            select next value for item_id, ?, ?, 'STOCKED', min(id), ?, 'H87', ? from item_group
-            """)
-        .params(code, "Item " + code, method, tracking)
-        .update();
-  }
-
-  private static void sell(String date, String code, String quantity) {
-    long draft =
-        desk.get(DraftStore.class)
-            .begin(
-                new Draft(
-                    PaperKind.INVOICE,
-                    Map.of("date", date, "customer", "Fenwick Garden", "place", "Store"),
-                    List.of(Map.of("item", code, "quantity", quantity, "price", "9.00"))),
-                "owner");
-    desk.get(Posting.class).post(draft, "owner");
-  }
-
-  private static void begin(String key) {
-    page.navigate(desk.address + "/");
-    page.keyboard().press("n");
-    page.keyboard().press(key);
-    page.waitForURL("**/drafts/*");
-  }
-
-  private static void type(String... cells) {
-    for (String cell : cells) {
-      page.keyboard().type(cell);
-      page.keyboard().press("Enter");
-    }
-  }
-
-  private static void takeAll() {
-    page.waitForSelector(".take");
-    page.keyboard().press("Alt+a");
-    page.waitForURL("**at=*");
-  }
-
-  /** Posts once the proof is sound and holds all of these, and returns the paper's number. */
-  private static String post(String... proofHolds) {
-    page.waitForCondition(
-        () -> {
-          String proof = page.textContent("#proof");
-          return proof.contains("balances")
-              && List.of(proofHolds).stream().allMatch(proof::contains);
-        });
-    page.keyboard().press("Control+Enter");
-    page.waitForURL("**/papers/*");
-    return page.textContent("main h1 span").strip();
-  }
-
-  private static long worth(String code) {
-    return desk.sql()
-        .sql("select h.worth from cost_pool h join item i on i.id = h.item_id where i.code = ?")
-        .param(code)
-        .query(Long.class)
-        .single();
-  }
-
-  private static long booked(String role, String code) {
-    return desk.sql()
-        .sql(
-            """
-            select coalesce(sum(l.amount), 0) from journal_line l
-            join account a on a.id = l.account_id join item i on i.id = l.item_id
-            where a.role = ? and i.code = ?
-            """)
-        .params(role, code)
-        .query(Long.class)
-        .single();
-  }
-
-  private static long ofPaper(String role, String number) {
-    return desk.sql()
-        .sql(
-            """
-            select coalesce(sum(l.amount), 0) from paper p join journal j on j.paper_id = p.id
-            join journal_line l on l.journal_id = j.id join account a on a.id = l.account_id
-            where a.role = ? and p.number = ?
-            """)
-        .params(role, number)
-        .query(Long.class)
-        .single();
-  }
-
+class BuyByKeyboardTest extends OwnBookTest {
   /**
    * 10 at 5.00 come as 4 and 6; 5 are sold for 25.00. Billed at 5.60: 6.00 more, of which the five
    * that are gone bear 4 x 0.60 + 1 x 0.60 = 3.00. Five at 5.60 are left: 28.00. With tax of 20 %

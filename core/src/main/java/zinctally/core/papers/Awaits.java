@@ -11,7 +11,11 @@ public enum Awaits {
   /** The bill for goods that have come. */
   RECEIVED_BILL(Role.RECEIVED_NOT_BILLED),
   /** The goods of a bill that came first. */
-  BILLED_GOODS(Role.BILLED_NOT_RECEIVED);
+  BILLED_GOODS(Role.BILLED_NOT_RECEIVED),
+  /** A sales order's goods, promised to a customer. */
+  PROMISED_GOODS(Role.NONE),
+  /** A sales order's invoice. */
+  PROMISED_INVOICE(Role.NONE);
 
   private final Role role;
 

@@ -85,6 +85,17 @@ public interface Catalogue {
     }
   }
 
+  /** What is free of an item, promises taken off. */
+  Free free(long item, long place);
+
+  /**
+   * @param here millionths at the place
+   * @param everywhere millionths at all places
+   * @param onOrder millionths still to come
+   * @param expected when the next of them should come; null when not known
+   */
+  record Free(long here, long everywhere, long onOrder, LocalDate expected) {}
+
   /** A return to supplier that waits for its credit note. */
   Optional<CreditDue> creditDue(long party, String returnNumber);
 

@@ -13,7 +13,7 @@ public final class DraftReader {
     Reader reader = new Reader(draft, book);
     return switch (draft.kind()) {
       case BILL, INVOICE -> TradeReader.trade(reader);
-      case PURCHASE_ORDER -> PurchaseOrderReader.order(reader);
+      case PURCHASE_ORDER, SALES_ORDER -> OrderReader.order(reader);
       case RECEIPT -> ReceiptReader.receipt(reader);
       case SUPPLIER_CREDIT -> SupplierCreditReader.credit(reader);
       case ADJUSTMENT -> AdjustmentReader.adjustment(reader);

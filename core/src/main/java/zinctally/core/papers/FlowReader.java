@@ -35,11 +35,18 @@ final class FlowReader {
     this.numbers = new NumbersReader(in);
   }
 
-  /** Goods of an invoice go with it. */
+  /** Goods of an invoice go with it; what was promised in an order is promised no more. */
   Flow sold(int row, Item item, long micros) {
-    if (!item.stocked()) return Flow.NONE;
-    List<Numbered> given = item.tracked() ? numbers.leaving(row, item, micros, place) : List.of();
-    return new Flow(micros, List.of(), 0, List.of(), given == null ? List.of() : given);
+    List<Awaited> named = named(row, "of", "sales order", item);
+    if (named == null) return Flow.NONE;
+    List<Flow.Portion> ordered =
+        named.isEmpty()
+            ? List.of()
+            : ordered(row, item, micros, named, Awaits.PROMISED_INVOICE, "invoiced");
+    boolean asked = item.tracked() && item.stocked();
+    List<Numbered> given = asked ? numbers.leaving(row, item, micros, place) : List.of();
+    return new Flow(
+        item.stocked() ? micros : 0, List.of(), 0, ordered, given == null ? List.of() : given);
   }
 
   /**
@@ -188,7 +195,8 @@ final class FlowReader {
       return null;
     }
     boolean goods = in.draft.kind() == PaperKind.RECEIPT || !comesLater;
-    boolean order = first.kind() == PaperKind.PURCHASE_ORDER;
+    boolean order =
+        first.kind() == PaperKind.PURCHASE_ORDER || first.kind() == PaperKind.SALES_ORDER;
     if (order && goods && date != null && date.isBefore(first.date())) {
       in.faults.add(
           Fault.at(
@@ -206,7 +214,9 @@ final class FlowReader {
                     && (in.draft.kind() == PaperKind.RECEIPT
                         ? a.what() == Awaits.ORDERED_GOODS
                             || a.what() == Awaits.BILLED_GOODS && first.kind() == PaperKind.BILL
-                        : a.what() == Awaits.RECEIVED_BILL || a.what() == Awaits.ORDERED_BILL))
+                        : a.what() == Awaits.RECEIVED_BILL
+                            || a.what() == Awaits.ORDERED_BILL
+                            || a.what() == Awaits.PROMISED_INVOICE))
         .findFirst()
         .ifPresent(a -> in.awaited(row, say(item, Math.max(0, open(a)))));
     return found;

@@ -13,7 +13,7 @@ public sealed interface Paper
         StartTracking,
         Charge,
         Return,
-        PurchaseOrder,
+        Order,
         Receipt,
         SupplierCredit,
         Payment,

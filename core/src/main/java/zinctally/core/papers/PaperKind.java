@@ -15,6 +15,7 @@ public enum PaperKind {
   SUPPLIER_RETURN("Return to supplier", "RS", "buy"),
   SUPPLIER_CREDIT("Supplier's credit note", "SC", "buy"),
   SUPPLIER_PAYMENT("Payment to supplier", "PS", "buy"),
+  SALES_ORDER("Sales order", "SO", "sell"),
   INVOICE("Invoice", "INV", "sell"),
   CUSTOMER_RETURN("Customer return", "RC", "sell"),
   CUSTOMER_PAYMENT("Payment from customer", "PC", "sell"),

@@ -89,7 +89,7 @@ public record Trade(
             line.quantity().micros(),
             line.item().costAccount(),
             line.flow().numbers());
-      if (buying) billing.ordered(line);
+      billing.ordered(line);
       boolean spread = line.item() == null && bears != Bears.EXPENSE;
       if ((!buying || !line.moves()) && !spread) known.add(revenueOrExpense(line, buying));
     }

@@ -348,6 +348,38 @@ public final class BookCatalogue implements Catalogue {
   }
 
   @Override
+  public Free free(long item, long place) {
+    return sql.sql(
+            """
+            select
+              (select coalesce(sum(quantity), 0) from place_stock
+               where item_id = :item and place_id = :place) as here,
+              (select coalesce(sum(quantity), 0) from place_stock where item_id = :item)
+                as everywhere,
+              (select coalesce(sum(a.open_quantity), 0) from awaited a
+               where a.item_id = :item and a.what = 'PROMISED_GOODS' and a.open_quantity > 0
+                 and a.paper_id <> :amends) as promised,
+              (select coalesce(sum(a.open_quantity), 0) from awaited a
+               where a.item_id = :item and a.open_quantity > 0 and (a.what = 'ORDERED_GOODS'
+                 or a.what = 'BILLED_GOODS' and a.order_paper = 0)) as on_order,
+              (select min(d.expected) from awaited a join order_head d on d.paper_id = a.paper_id
+               where a.item_id = :item and a.what = 'ORDERED_GOODS' and a.open_quantity > 0)
+                as expected
+            """)
+        .param("item", item)
+        .param("place", place)
+        .param("amends", amends)
+        .query(
+            (row, n) ->
+                new Free(
+                    Math.max(0, row.getLong(1) - row.getLong(3)),
+                    Math.max(0, row.getLong(2) - row.getLong(3)),
+                    row.getLong(4),
+                    row.getObject(5, LocalDate.class)))
+        .single();
+  }
+
+  @Override
   public Optional<CreditDue> creditDue(long party, String returnNumber) {
     Optional<OpenItem> open =
         openItems(party).stream()

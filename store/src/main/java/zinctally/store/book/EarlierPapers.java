@@ -44,18 +44,18 @@ final class EarlierPapers {
         o.id as order_id, o.number as order_number, og.id as goods, ob.id as bill,
         coalesce(og.line, ob.line, 0) as ordered_line, ol.net as order_net,
         ol.quantity as order_quantity,
-        d.approved_at is not null or b.approver = '' as approved
+        d.approved_at is not null or b.approver = '' or o.kind = 'SALES_ORDER' as approved
       from awaited a join paper p on p.id = a.paper_id and p.state = 'POSTED'
       join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = a.line
-      left join paper o on o.id = if(p.kind = 'PURCHASE_ORDER', p.id, a.order_paper)
-      left join awaited og on og.paper_id = o.id and og.what = 'ORDERED_GOODS'
-        and og.line = if(p.kind = 'PURCHASE_ORDER', a.line, a.order_line)
-      left join awaited ob on ob.paper_id = o.id and ob.what = 'ORDERED_BILL'
-        and ob.line = if(p.kind = 'PURCHASE_ORDER', a.line, a.order_line)
+      left join paper o on o.id = if(p.kind in ('PURCHASE_ORDER', 'SALES_ORDER'), p.id, a.order_paper)
+      left join awaited og on og.paper_id = o.id and og.what in ('ORDERED_GOODS', 'PROMISED_GOODS')
+        and og.line = if(a.order_paper = 0, a.line, a.order_line)
+      left join awaited ob on ob.paper_id = o.id and ob.what in ('ORDERED_BILL', 'PROMISED_INVOICE')
+        and ob.line = if(a.order_paper = 0, a.line, a.order_line)
       left join paper_line ol on ol.paper_id = o.id and ol.version = o.version
         and ol.line = coalesce(og.line, ob.line)
       left join tax_rate t on t.id = coalesce(l.tax_rate_id, ol.tax_rate_id)
-      left join purchase_order d on d.paper_id = o.id
+      left join order_head d on d.paper_id = o.id
       join book b on b.id = 1
       where p.id <> :amends and\s""";
 

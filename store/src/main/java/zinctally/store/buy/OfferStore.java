@@ -7,7 +7,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.PaperKind;
 
-/** What a supplier's earlier papers still wait for, to be taken into a new one. */
+/** What a party's earlier papers still wait for, to be taken into a new one. */
 @Repository
 public class OfferStore {
   private static final int MOST = 60;
@@ -46,13 +46,14 @@ public class OfferStore {
     } else if (kind == PaperKind.BILL) {
       offers.addAll(some(party, "'RECEIVED_BILL'", ""));
       offers.addAll(some(party, "'ORDERED_BILL'", APPROVED + NOT_ONLY_RECEIVED));
-    } else if (kind == PaperKind.SUPPLIER_CREDIT) offers.addAll(returns(party));
+    } else if (kind == PaperKind.INVOICE) offers.addAll(some(party, "'PROMISED_INVOICE'", ""));
+    else if (kind == PaperKind.SUPPLIER_CREDIT) offers.addAll(returns(party));
     return offers;
   }
 
   private static final String APPROVED =
       """
-       and exists (select 1 from purchase_order d join book b on b.id = 1
+       and exists (select 1 from order_head d join book b on b.id = 1
         where d.paper_id = p.id and (d.approved_at is not null or b.approver = ''))""";
 
   /** An order whose open bill is all for goods that are here is offered by its receipts. */

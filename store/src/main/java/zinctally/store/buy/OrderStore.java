@@ -22,7 +22,7 @@ import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.paper.DraftStore;
 
-/** Purchase orders: how far they are, and drafts of what should be ordered. */
+/** Orders: how far they are, and drafts of what should be ordered. */
 @Repository
 public class OrderStore {
   private final JdbcClient sql;
@@ -67,8 +67,9 @@ public class OrderStore {
             "select "
                 + BuyListings.ORDER_STATE
                 + """
-                 as state, d.*, d.approved_at is not null or b.approver = '' as approved
-                from paper p join purchase_order d on d.paper_id = p.id join book b on b.id = 1
+                 as state, d.*, d.approved_at is not null or b.approver = ''
+                  or p.kind = 'SALES_ORDER' as approved
+                from paper p join order_head d on d.paper_id = p.id join book b on b.id = 1
                 where p.id = ?""")
         .param(order)
         .query(
@@ -95,8 +96,8 @@ public class OrderStore {
                         where f.awaited_id = b.id and f.paper_id <> p.id), 0) as billed
             from paper p join paper_line l on l.paper_id = p.id and l.version = p.version
             join item i on i.id = l.item_id
-            left join awaited g on g.paper_id = p.id and g.line = l.line and g.what = 'ORDERED_GOODS'
-            left join awaited b on b.paper_id = p.id and b.line = l.line and b.what = 'ORDERED_BILL'
+            left join awaited g on g.paper_id = p.id and g.line = l.line and g.what in ('ORDERED_GOODS', 'PROMISED_GOODS')
+            left join awaited b on b.paper_id = p.id and b.line = l.line and b.what in ('ORDERED_BILL', 'PROMISED_INVOICE')
             where p.id = ? order by l.line
             """)
         .param(order)

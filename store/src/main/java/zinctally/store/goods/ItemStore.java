@@ -334,18 +334,28 @@ public class ItemStore {
         .optional();
   }
 
-  /** Free stock of items at a place and in all, millionths. */
-  public List<Free> free(List<Long> items, String place) {
+  /**
+   * Stock of items at a place and in all, millionths.
+   *
+   * @param promises whether what is promised to customers is taken off
+   */
+  public List<Free> free(List<Long> items, String place, boolean promises) {
     if (items.isEmpty()) return List.of();
     return sql.sql(
             """
-            select s.item_id, sum(s.quantity) as everywhere,
-              sum(case when p.name = :place then s.quantity else 0 end) as here
+            select s.item_id,
+              sum(s.quantity) - coalesce(max(a.promised), 0) as everywhere,
+              sum(case when p.name = :place then s.quantity else 0 end)
+                - coalesce(max(a.promised), 0) as here
             from place_stock s join place p on p.id = s.place_id
+            left join (select item_id, sum(open_quantity) as promised from awaited
+                       where item_id in (:items) and what = 'PROMISED_GOODS' and open_quantity > 0
+                       group by item_id) a on :promises and a.item_id = s.item_id
             where s.item_id in (:items) group by s.item_id
             """)
         .param("items", items)
         .param("place", place)
+        .param("promises", promises)
         .query((row, n) -> new Free(row.getLong(1), row.getLong(3), row.getLong(2)))
         .list();
   }

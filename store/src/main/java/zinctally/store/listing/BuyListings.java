@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.Awaits;
+import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Listing.Column;
 
 /** The lists of buying. */
@@ -22,22 +23,26 @@ public final class BuyListings {
   private static final String PAPER = "/papers/{id}";
   private static final String ITEM = "/goods/item/{item_id}";
 
-  /** An order's state in words, over {@code paper p}, {@code purchase_order d}, {@code book b}. */
+  /** An order's state in words, over {@code paper p}, {@code order_head d}, {@code book b}. */
   public static final String ORDER_STATE =
       """
       case when p.state = 'VOID' then 'void'
-        when b.approver <> '' and d.approved_at is null then 'waits for approval'
+        when p.kind = 'PURCHASE_ORDER' and b.approver <> '' and d.approved_at is null then 'waits for approval'
         when d.ended_at is not null then 'cancelled'
         when not exists (select 1 from awaited a where a.paper_id = p.id
-                         and a.what = 'ORDERED_GOODS' and a.open_quantity > 0)
+                         and a.what in ('ORDERED_GOODS', 'PROMISED_GOODS')
+                         and a.open_quantity > 0)
           and not exists (select 1 from awaited a where a.paper_id = p.id
-                          and a.what = 'ORDERED_BILL' and a.open_quantity > 0
+                          and a.what in ('ORDERED_BILL', 'PROMISED_INVOICE')
+                          and a.open_quantity > 0
                           and not exists (select 1 from awaited g where g.paper_id = p.id
-                                          and g.line = a.line and g.what = 'ORDERED_GOODS'))
+                                          and g.line = a.line
+                                          and g.what in ('ORDERED_GOODS', 'PROMISED_GOODS')))
           then 'complete'
         when exists (select 1 from awaited a where a.paper_id = p.id
-                     and a.what = 'ORDERED_GOODS' and a.open_quantity < a.quantity)
-          then 'part received'
+                     and a.what in ('ORDERED_GOODS', 'PROMISED_GOODS')
+                     and a.open_quantity < a.quantity)
+          then if(p.kind = 'SALES_ORDER', 'part delivered', 'part received')
         else 'open' end""";
 
   private static final String WHAT =
@@ -46,19 +51,26 @@ public final class BuyListings {
         from paper_line n join item i on i.id = n.item_id
         where n.paper_id = p.id and n.version = p.version and n.line < 3), '')""";
 
-  public static Listing orders() {
+  /** Purchase orders or sales orders with their states. */
+  public static Listing orders(PaperKind kind) {
+    boolean buying = kind == PaperKind.PURCHASE_ORDER;
     return new Listing(
-        "Purchase orders",
+        buying ? "Purchase orders" : "Sales orders",
         """
-        paper p join purchase_order d on d.paper_id = p.id join book b on b.id = 1
+        paper p join order_head d on d.paper_id = p.id join book b on b.id = 1
         left join party w on w.id = p.party_id left join place l on l.id = p.place_id
-        where p.kind = 'PURCHASE_ORDER'""",
-        Map.of(),
+        where p.kind = :kind""",
+        Map.of("kind", kind.name()),
         List.of(
             new Column("id", "", "p.id", HIDDEN),
             new Column("date", "Date", "p.date", DATE),
             new Column("number", "Number", "p.number", TEXT, PAPER),
-            new Column("party", "Supplier", "w.name", TEXT, "/buy/supplier/{party_id}"),
+            new Column(
+                "party",
+                buying ? "Supplier" : "Customer",
+                "w.name",
+                TEXT,
+                buying ? "/buy/supplier/{party_id}" : ""),
             new Column("party_id", "", "w.id", HIDDEN),
             new Column("what", "What", WHAT, TEXT),
             new Column("expected", "Expected", "d.expected", DATE),
@@ -67,7 +79,9 @@ public final class BuyListings {
             new Column("who", "Written by", "p.posted_by", TEXT)),
         "p.id",
         "-date",
-        "No order yet. Press n, then o, to write the first; What to order drafts them.");
+        buying
+            ? "No order yet. Press n, then o, to write the first; What to order drafts them."
+            : "No order yet. Press n, then s, to write the first.");
   }
 
   public static Listing receipts() {
@@ -186,10 +200,19 @@ public final class BuyListings {
         where a.item_id = i.id and a.open_quantity > 0 and (a.what = 'ORDERED_GOODS'
           or a.what = 'BILLED_GOODS' and a.order_paper = 0)), 0)""";
 
+  private static final String PROMISED =
+      """
+      coalesce((select sum(a.open_quantity) from awaited a where a.item_id = i.id
+        and a.what = 'PROMISED_GOODS' and a.open_quantity > 0), 0)""";
+
+  private static final String FREE = "(coalesce(h.on_hand, 0) - " + PROMISED + ")";
+
   private static final String PACK = "greatest(i.pack_size, 1)";
 
   private static final String SUGGESTED =
-      "ceil(greatest(coalesce(i.reorder_quantity, 0), i.reorder_point - coalesce(h.on_hand, 0) - "
+      "ceil(greatest(coalesce(i.reorder_quantity, 0), i.reorder_point - "
+          + FREE
+          + " - "
           + ON_ORDER
           + ", 1) / "
           + PACK
@@ -205,8 +228,9 @@ public final class BuyListings {
         left join party w on w.kind = 'SUPPLIER' and w.name = i.supplier
         left join supplier_item s on s.party_id = w.id and s.item_id = i.id
         where i.active and i.kind = 'STOCKED' and i.reorder_point is not null
-          and coalesce(h.on_hand, 0) <= i.reorder_point
-          and coalesce(h.on_hand, 0) +\s"""
+          and\s"""
+            + FREE
+            + " + "
             + ON_ORDER
             + " <= i.reorder_point",
         Map.of("minor", minor(coin)),
@@ -217,7 +241,9 @@ public final class BuyListings {
             new Column("code", "Code", "i.code", TEXT, ITEM),
             new Column("name", "Item", "i.name", TEXT, ITEM),
             new Column("on_hand", "On hand", "coalesce(h.on_hand, 0)", QUANTITY, ITEM),
-            new Column("on_order", "On order", ON_ORDER, QUANTITY, "/buy/orders?filter={code}"),
+            new Column("promised", "Promised", PROMISED, QUANTITY, "/sell/orders?filter={name}"),
+            new Column("on_order", "On order", ON_ORDER, QUANTITY, "/buy/orders?filter={name}"),
+            new Column("free", "Free", FREE, QUANTITY),
             new Column("point", "Reorder point", "i.reorder_point", QUANTITY),
             new Column("suggested", "Suggested", SUGGESTED, QUANTITY),
             new Column(

@@ -6,10 +6,10 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Fault;
+import zinctally.core.papers.Order;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PurchaseOrder;
 
-/** What is kept of purchase orders beyond their lines: dates, approval, end. */
+/** What is kept of orders beyond their lines: dates, approval, end. */
 @Component
 class Orders {
   private final JdbcClient sql;
@@ -21,11 +21,11 @@ class Orders {
   }
 
   /** A new order or its next version; it is approved at once by one who may approve. */
-  void write(PurchaseOrder order, long paper, LocalDateTime now, String login) {
-    boolean approved = mayApprove(login);
+  void write(Order order, long paper, LocalDateTime now, String login) {
+    boolean approved = order.kind() == PaperKind.SALES_ORDER || mayApprove(login);
     sql.sql(
             """
-            insert into purchase_order (paper_id, expected, notes, approved_at, approved_by)
+            insert into order_head (paper_id, expected, notes, approved_at, approved_by)
             values (?, ?, ?, ?, ?)
             on duplicate key update expected = values(expected), notes = values(notes),
               approved_at = values(approved_at), approved_by = values(approved_by),
@@ -50,7 +50,8 @@ class Orders {
   }
 
   private static void standing(PaperRows.Head order) {
-    if (order.kind() != PaperKind.PURCHASE_ORDER || order.isVoid())
+    boolean is = order.kind() == PaperKind.PURCHASE_ORDER || order.kind() == PaperKind.SALES_ORDER;
+    if (!is || order.isVoid())
       throw new Refused(List.of(Fault.whole(order.number() + " is no order that stands.")));
   }
 
@@ -60,7 +61,7 @@ class Orders {
       throw new Refused(
           List.of(Fault.whole("Approving orders is for others; Set up says for whom.")));
     sql.sql(
-            "update purchase_order set approved_at = ?, approved_by = ?"
+            "update order_head set approved_at = ?, approved_by = ?"
                 + " where paper_id = ? and approved_at is null")
         .params(now, login, order.id())
         .update();
@@ -72,7 +73,7 @@ class Orders {
     awaiting.end(order.id(), day);
     int done =
         sql.sql(
-                "update purchase_order set ended_at = ?, ended_by = ?"
+                "update order_head set ended_at = ?, ended_by = ?"
                     + " where paper_id = ? and ended_at is null")
             .params(now, login, order.id())
             .update();

@@ -17,12 +17,12 @@ import zinctally.core.papers.Adjustment;
 import zinctally.core.papers.Charge;
 import zinctally.core.papers.Flow;
 import zinctally.core.papers.OpeningStock;
+import zinctally.core.papers.Order;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Payment;
 import zinctally.core.papers.Place;
-import zinctally.core.papers.PurchaseOrder;
 import zinctally.core.papers.Receipt;
 import zinctally.core.papers.Return;
 import zinctally.core.papers.ReturnReason;
@@ -139,7 +139,7 @@ class PaperRows {
       place = t.place().id();
       net = t.net();
       tax = t.tax();
-    } else if (paper instanceof PurchaseOrder o) {
+    } else if (paper instanceof Order o) {
       reference = o.reference();
       place = o.place().id();
       net = o.net();
@@ -279,7 +279,7 @@ class PaperRows {
                       Of.source(l.flow()),
                       null))
           .toList();
-    if (paper instanceof PurchaseOrder o)
+    if (paper instanceof Order o)
       return o.lines().stream()
           .map(
               l ->

@@ -23,10 +23,10 @@ import zinctally.core.opening.Sheet;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.DraftReader;
 import zinctally.core.papers.Fault;
+import zinctally.core.papers.Order;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Plan;
-import zinctally.core.papers.PurchaseOrder;
 import zinctally.core.papers.Reading;
 import zinctally.core.proof.Proof;
 import zinctally.store.book.BookCatalogue;
@@ -310,7 +310,7 @@ public class Posting {
       dues.write(plan, paperId, number, paper.date());
       awaiting.write(plan, paperId);
     }
-    if (paper instanceof PurchaseOrder order) orders.write(order, paperId, now, login);
+    if (paper instanceof Order order) orders.write(order, paperId, now, login);
     if (paper.kind() == PaperKind.BILL) supplierItems.learn(paperId, before.isPresent());
     drafts.posted(id, paperId);
     rows.audit(now, login, paperId, what + " " + number, "version " + version);

@@ -48,7 +48,7 @@ public class DayStore {
   public long toApprove() {
     return sql.sql(
             """
-            select count(*) from purchase_order d join paper p on p.id = d.paper_id
+            select count(*) from order_head d join paper p on p.id = d.paper_id
             join book b on b.id = 1
             where b.approver <> '' and d.approved_at is null and p.state = 'POSTED'
             """)

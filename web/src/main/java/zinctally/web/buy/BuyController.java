@@ -110,7 +110,12 @@ class BuyController {
   @GetMapping("/buy/orders")
   String orders(Model model, HttpServletRequest request, HttpServletResponse response) {
     return page.show(
-        TABS, BuyListings.orders(), model, request, response, PaperKind.PURCHASE_ORDER);
+        TABS,
+        BuyListings.orders(PaperKind.PURCHASE_ORDER),
+        model,
+        request,
+        response,
+        PaperKind.PURCHASE_ORDER);
   }
 
   @GetMapping("/buy/receipts")

@@ -55,6 +55,7 @@ public class DemoBook {
   private final Catalogues catalogues;
   private final DemoChanges changes;
   private final DemoBuying buying;
+  private final DemoSelling selling;
   private final JdbcClient sql;
   private final Random dice = new Random(20250901);
 
@@ -70,6 +71,7 @@ public class DemoBook {
       Catalogues catalogues,
       DemoChanges changes,
       DemoBuying buying,
+      DemoSelling selling,
       JdbcClient sql) {
     this.books = books;
     this.people = people;
@@ -82,6 +84,7 @@ public class DemoBook {
     this.catalogues = catalogues;
     this.changes = changes;
     this.buying = buying;
+    this.selling = selling;
     this.sql = sql;
   }
 
@@ -116,6 +119,7 @@ public class DemoBook {
     people.add("reader", "Sela Brandt", hash, Person.Role.READER);
     changes.write();
     buying.write();
+    selling.write();
     LOG.info("The demo book is written: {} papers after the opening.", papers);
   }
 

@@ -69,9 +69,12 @@ class GoOnController {
     PaperKind kind = saved.draft().kind();
     if (!May.write(who, kind)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     Draft typed = DraftController.typed(request, kind);
+    boolean selling = kind == PaperKind.INVOICE;
     BookCatalogue book = catalogues.amending(saved.amends());
     List<OfferStore.Offer> offered =
-        book.party(Party.Kind.SUPPLIER, typed.field("supplier"))
+        book.party(
+                selling ? Party.Kind.CUSTOMER : Party.Kind.SUPPLIER,
+                typed.field(selling ? "customer" : "supplier"))
             .map(p -> offers.offers(kind, p.id()))
             .orElse(List.of());
     List<Map<String, String>> rows = new ArrayList<>(typed.rows());
@@ -97,7 +100,7 @@ class GoOnController {
     if (!May.write(who, kind) || paper.isVoid())
       throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     Map<String, String> fields = new HashMap<>(choices.defaults(kind));
-    fields.put("supplier", paper.partyName());
+    fields.put(kind == PaperKind.INVOICE ? "customer" : "supplier", paper.partyName());
     if (paper.place() != null) fields.put("place", paper.place());
     BookCatalogue book = catalogues.open();
     List<Map<String, String>> rows =
@@ -131,7 +134,9 @@ class GoOnController {
       boolean wanted =
           receiving
               ? line.what() == Awaits.ORDERED_GOODS || line.what() == Awaits.BILLED_GOODS
-              : line.what() == Awaits.RECEIVED_BILL || line.what() == Awaits.ORDERED_BILL;
+              : line.what() == Awaits.RECEIVED_BILL
+                  || line.what() == Awaits.ORDERED_BILL
+                  || line.what() == Awaits.PROMISED_INVOICE;
       if (!wanted) continue;
       if (line.what() == Awaits.ORDERED_BILL) open -= here(awaited, line.line());
       if (open <= 0) continue;

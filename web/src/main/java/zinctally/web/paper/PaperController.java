@@ -49,9 +49,10 @@ class PaperController {
           PaperKind.SUPPLIER_CREDIT,
           PaperKind.CUSTOMER_RETURN);
   private static final Set<PaperKind> PRICED =
-      EnumSet.of(PaperKind.BILL, PaperKind.INVOICE, PaperKind.PURCHASE_ORDER);
+      EnumSet.of(
+          PaperKind.BILL, PaperKind.INVOICE, PaperKind.PURCHASE_ORDER, PaperKind.SALES_ORDER);
   private static final Set<PaperKind> PRINTED =
-      EnumSet.of(PaperKind.INVOICE, PaperKind.PURCHASE_ORDER);
+      EnumSet.of(PaperKind.INVOICE, PaperKind.PURCHASE_ORDER, PaperKind.SALES_ORDER);
   private static final Set<PaperKind> REPEATS =
       EnumSet.of(PaperKind.BILL, PaperKind.PURCHASE_ORDER);
   private final PaperStore papers;
@@ -129,6 +130,8 @@ class PaperController {
       next.add(new Next(PaperKind.RECEIPT, "Goods have come"));
     if (awaits.contains(Awaits.ORDERED_BILL) || awaits.contains(Awaits.RECEIVED_BILL))
       next.add(new Next(PaperKind.BILL, "Bill has come"));
+    if (awaits.contains(Awaits.PROMISED_INVOICE))
+      next.add(new Next(PaperKind.INVOICE, "Send and invoice"));
     boolean owed = paper.dues().stream().anyMatch(d -> d.open() < 0);
     if (owed && paper.kind() == PaperKind.BILL)
       next.add(new Next(PaperKind.SUPPLIER_PAYMENT, "Pay"));
@@ -235,7 +238,6 @@ class PaperController {
         .body(
             paper.kind() == PaperKind.INVOICE
                 ? pdfs.invoice(paper)
-                : pdfs.order(
-                    paper, order.orElseThrow(), suppliers.card(paper.party()).orElseThrow()));
+                : pdfs.order(paper, order.orElseThrow(), suppliers.card(paper.party())));
   }
 }

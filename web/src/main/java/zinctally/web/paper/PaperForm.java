@@ -126,6 +126,23 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   shown("awaited", "Awaited"),
                   shown("amount", "Amount"))),
           new PaperForm(
+              PaperKind.SALES_ORDER,
+              List.of(
+                  suggest("customer", "Customer", "customer"),
+                  field("reference", "Their reference"),
+                  date("date", "Order date"),
+                  date("expected", "Wanted by"),
+                  choice("place", "Out of", "places"),
+                  choice("prices", "Prices", "prices"),
+                  field("notes", "Note to the customer")),
+              List.of(
+                  text("item", "Item", "item"),
+                  figure("quantity", "Quantity"),
+                  figure("price", "Price each"),
+                  text("tax", "Tax", "tax"),
+                  shown("free", "Free here"),
+                  shown("amount", "Amount"))),
+          new PaperForm(
               PaperKind.INVOICE,
               List.of(
                   suggest("customer", "Customer", "customer"),
@@ -135,6 +152,7 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   choice("place", "Out of", "places"),
                   choice("prices", "Prices", "prices")),
               List.of(
+                  text("of", "Order", "promised"),
                   text("item", "Item or account", "item"),
                   figure("quantity", "Quantity"),
                   figure("price", "Price each"),

@@ -4,6 +4,7 @@ import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
@@ -31,11 +32,14 @@ class PaperPdf {
     return pdf("paper/invoice-pdf", new Context(), paper);
   }
 
-  byte[] order(PostedPaper paper, OrderStore.Head order, SupplierStore.Card supplier)
+  /**
+   * @param supplier empty for a customer's order
+   */
+  byte[] order(PostedPaper paper, OrderStore.Head order, Optional<SupplierStore.Card> supplier)
       throws IOException {
     Context context = new Context();
     context.setVariable("order", order);
-    context.setVariable("supplier", supplier);
+    context.setVariable("supplier", supplier.orElse(null));
     return pdf("paper/order-pdf", context, paper);
   }
 

@@ -19,9 +19,9 @@ import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Charge;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.OpenItem;
+import zinctally.core.papers.Order;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
-import zinctally.core.papers.PurchaseOrder;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.Return;
 import zinctally.core.papers.SupplierCredit;
@@ -133,7 +133,7 @@ class ProofPage {
               if (p instanceof Trade trade) model.addAttribute("totals", totals(trade));
               if (p instanceof Charge charge) model.addAttribute("totals", totals(charge));
               if (p instanceof Return back) model.addAttribute("totals", totals(back));
-              if (p instanceof PurchaseOrder order)
+              if (p instanceof Order order)
                 model.addAttribute(
                     "totals", totals("Total", order.net(), order.tax(), order.total()));
               if (p instanceof SupplierCredit credit)
@@ -267,7 +267,10 @@ class ProofPage {
   }
 
   private List<OfferStore.Offer> offers(Draft draft, BookCatalogue book) {
-    return book.party(Party.Kind.SUPPLIER, draft.field("supplier"))
+    boolean selling = draft.kind() == PaperKind.INVOICE;
+    return book.party(
+            selling ? Party.Kind.CUSTOMER : Party.Kind.SUPPLIER,
+            draft.field(selling ? "customer" : "supplier"))
         .map(p -> offers.offers(draft.kind(), p.id()))
         .orElse(List.of());
   }
@@ -280,7 +283,7 @@ class ProofPage {
             .distinct()
             .toList();
     Map<Long, ItemStore.Free> free =
-        items.free(ids, draft.field("place")).stream()
+        items.free(ids, draft.field("place"), draft.kind() == PaperKind.SALES_ORDER).stream()
             .collect(Collectors.toMap(ItemStore.Free::item, f -> f));
     Map<Long, Item> known = book.items(ids);
     Map<Long, Optional<Catalogue.LatestCost>> last = lastPrices(draft, ids, book);
@@ -333,7 +336,7 @@ class ProofPage {
             .findFirst()
             .orElse(item.units().baseShown().size());
     return switch (kind) {
-      case INVOICE ->
+      case INVOICE, SALES_ORDER ->
           items
               .price(item.id())
               .map(p -> p.multiply(size.decimal()).stripTrailingZeros().toPlainString())

@@ -74,6 +74,7 @@ class SuggestController {
       case "received" -> papers(typed, "RECEIPT", "PURCHASE_ORDER");
       case "returned" -> papers(typed, "SUPPLIER_RETURN");
       case "invoice" -> papers(typed, "INVOICE");
+      case "promised" -> papers(typed, "SALES_ORDER");
       case "return-reason" ->
           setup.returnReasons().stream()
               .filter(SetupStore.Row::active)

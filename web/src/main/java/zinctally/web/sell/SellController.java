@@ -6,6 +6,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listings;
 import zinctally.web.listing.AreaPage;
@@ -18,6 +19,7 @@ class SellController {
           "sell",
           "Sell",
           new AreaPage.Tab("Invoices", "/sell"),
+          new AreaPage.Tab("Orders", "/sell/orders"),
           new AreaPage.Tab("Returns", "/sell/returns"),
           new AreaPage.Tab("Payments", "/sell/payments"),
           new AreaPage.Tab("Owed by customers", "/sell/open"));
@@ -33,6 +35,12 @@ class SellController {
         Listings.papers(
             "Invoices", "No invoice yet. Press n, then i, to write the first.", PaperKind.INVOICE);
     return page.show(TABS, invoices, model, request, response, PaperKind.INVOICE);
+  }
+
+  @GetMapping("/sell/orders")
+  String orders(Model model, HttpServletRequest request, HttpServletResponse response) {
+    Listing orders = BuyListings.orders(PaperKind.SALES_ORDER);
+    return page.show(TABS, orders, model, request, response, PaperKind.SALES_ORDER);
   }
 
   @GetMapping("/sell/returns")

@@ -26,10 +26,12 @@ public final class May {
     return role == Person.Role.OWNER || role == Person.Role.BOOKKEEPER;
   }
 
-  /** The counter writes invoices and takes payments; a reader writes nothing. */
+  /** The counter writes orders and invoices and takes payments; a reader writes nothing. */
   public static boolean write(Principal principal, PaperKind kind) {
     return setUp(principal)
         || role(principal) == Person.Role.COUNTER
-            && (kind == PaperKind.INVOICE || kind == PaperKind.CUSTOMER_PAYMENT);
+            && (kind == PaperKind.INVOICE
+                || kind == PaperKind.SALES_ORDER
+                || kind == PaperKind.CUSTOMER_PAYMENT);
   }
 }

@@ -33,7 +33,7 @@ class Shell {
           new Leaf("day", "Day", "what waits", "/"),
           new Leaf("goods", "Goods", "items, costs", "/goods"),
           new Leaf("buy", "Buy", "orders, bills", "/buy"),
-          new Leaf("sell", "Sell", "invoices, cash", "/sell"),
+          new Leaf("sell", "Sell", "orders, invoices", "/sell"),
           new Leaf("handle", "Handle", "adjust stock", "/handle"),
           new Leaf("prove", "Prove", "tie out, ledger", "/prove"),
           new Leaf("ask", "Ask", "lists, values", "/ask"));
@@ -46,6 +46,7 @@ class Shell {
           new NewPaper(PaperKind.PURCHASE_ORDER, "o"),
           new NewPaper(PaperKind.RECEIPT, "r"),
           new NewPaper(PaperKind.BILL, "b"),
+          new NewPaper(PaperKind.SALES_ORDER, "s"),
           new NewPaper(PaperKind.INVOICE, "i"),
           new NewPaper(PaperKind.ADJUSTMENT, "a"),
           new NewPaper(PaperKind.CHARGE, "c"),

@@ -9,13 +9,15 @@ import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 
 /**
- * What is ordered of a supplier. It moves nothing and books nothing; its lines wait for goods and
- * for a bill.
+ * What is ordered of a supplier, or by a customer. It moves nothing and books nothing; its lines
+ * wait for goods and for a bill, or are promised and wait to be invoiced.
  *
- * @param expected when the goods should come; null when not known
- * @param place where they should go
+ * @param kind {@link PaperKind#PURCHASE_ORDER} or {@link PaperKind#SALES_ORDER}
+ * @param expected when the goods should come or go; null when not known
+ * @param place where they should come to or go from
  */
-public record PurchaseOrder(
+public record Order(
+    PaperKind kind,
     LocalDate date,
     Party who,
     String reference,
@@ -42,18 +44,13 @@ public record PurchaseOrder(
       TaxRate rate) {}
 
   @Override
-  public PaperKind kind() {
-    return PaperKind.PURCHASE_ORDER;
-  }
-
-  @Override
   public Optional<Party> party() {
     return Optional.of(who);
   }
 
   @Override
   public Paper with(Party made) {
-    return new PurchaseOrder(date, made, reference, expected, place, notes, lines);
+    return new Order(kind, date, made, reference, expected, place, notes, lines);
   }
 
   @Override
@@ -77,9 +74,11 @@ public record PurchaseOrder(
   @Override
   public Plan plan(Catalogue book) {
     List<Plan.Wait> awaits = new ArrayList<>();
+    boolean buying = kind == PaperKind.PURCHASE_ORDER;
     for (Line line : lines) {
-      if (line.item().stocked()) awaits.add(wait(line, Awaits.ORDERED_GOODS));
-      awaits.add(wait(line, Awaits.ORDERED_BILL));
+      if (line.item().stocked())
+        awaits.add(wait(line, buying ? Awaits.ORDERED_GOODS : Awaits.PROMISED_GOODS));
+      awaits.add(wait(line, buying ? Awaits.ORDERED_BILL : Awaits.PROMISED_INVOICE));
     }
     return new Plan(List.of(), List.of(), List.of(), List.of(), List.of(), awaits, List.of());
   }
