@@ -50,7 +50,7 @@ class BuyByKeyboardTest extends OwnBookTest {
     assertThat(booked("RECEIVED_NOT_BILLED", "ORD")).isEqualTo(-5000);
     sell("2026-02-10", "ORD", "5");
     begin("b");
-    type("Orrin Joinery", "OJ-1", "2026-02-20", "", "", "", "");
+    type("Orrin Joinery", "OJ-1", "2026-02-20", "", "", "", "", "");
     page.waitForSelector(".take >> nth=1");
     assertThat(page.textContent("#proof")).contains("LS-1").contains("LS-2").contains(order);
     page.focus("text=Take all of these");
@@ -83,7 +83,7 @@ class BuyByKeyboardTest extends OwnBookTest {
     begin("b");
     type("Calder Glass", "44713", "2026-03-01", "");
     page.keyboard().press("ArrowDown");
-    type("", "", "");
+    type("", "", "", "");
     type("FIRST", "12", "3.00", "");
     String bill = post("Billed, not received", "36.00");
     assertThat(booked("BILLED_NOT_RECEIVED", "FIRST")).isEqualTo(3600);
@@ -129,7 +129,7 @@ class BuyByKeyboardTest extends OwnBookTest {
   void one_of_three_serial_numbers_goes_back_and_is_traced() {
     item("SER", "SPECIFIC", "SERIAL");
     begin("b");
-    type("Brenn Metalwork", "26-1", "2026-04-01", "", "", "", "");
+    type("Brenn Metalwork", "26-1", "2026-04-01", "", "", "", "", "");
     type("SER");
     page.waitForSelector("[data-cell='rows.0.numbers']");
     type("3");
@@ -228,7 +228,7 @@ class BuyByKeyboardTest extends OwnBookTest {
   @Test
   void rent_repeats_as_a_draft_that_is_looked_at() {
     begin("b");
-    type("Wickmere Estate", "Barn 1", "2026-05-31", "", "", "", "");
+    type("Wickmere Estate", "Barn 1", "2026-05-31", "", "", "", "", "");
     type("6000", "", "420.00", "");
     post("420.00");
     page.focus("a:has-text('Repeat')");
@@ -285,5 +285,47 @@ class BuyByKeyboardTest extends OwnBookTest {
     page.focus("text=Draft an order for each supplier");
     page.keyboard().press("Enter");
     page.waitForSelector("text=Nothing was drafted");
+  }
+
+  /** A bill of 50.00, 10.00 of it sent back: 40.00 is paid and both are settled. */
+  @Test
+  void credit_is_set_against_a_bill_in_one_payment() {
+    item("PAID", "FIFO", "NONE");
+    begin("b");
+    type("Moorland Hives", "MH-1", "2026-05-01", "", "", "", "", "");
+    type("PAID", "10", "5.00", "");
+    post("50.00");
+    page.focus("button:has-text('Return')");
+    page.keyboard().press("Enter");
+    page.waitForURL("**/drafts/*");
+    page.focus("[data-cell='rows.0.quantity']");
+    page.keyboard().press("Control+A");
+    type("2");
+    String back = post("10.00");
+    page.focus("button:has-text('Credit note has come')");
+    page.keyboard().press("Enter");
+    page.waitForURL("**/drafts/*");
+    page.focus("#their_number");
+    type("MH-C1");
+    post("10.00");
+    begin("p");
+    type("Moorland Hives", "2026-05-31", "");
+    page.waitForSelector("[data-pay='MH-1']");
+    assertThat(page.textContent("#proof")).contains("MH-C1").contains("credit");
+    page.keyboard().press("Alt+a");
+    page.focus("[data-pay='MH-C1']");
+    page.keyboard().press("Enter");
+    page.waitForCondition(() -> page.inputValue("#amount").equals("40"));
+    String payment = post("Trade payables", "40.00");
+    assertThat(ofPaper("MONEY", payment)).isEqualTo(-4000);
+    assertThat(
+            desk.sql()
+                .sql(
+                    "select coalesce(sum(abs(o.open)), 0) from open_item o join party w on w.id ="
+                        + " o.party_id where w.name = 'Moorland Hives'")
+                .query(Long.class)
+                .single())
+        .isZero();
+    assertThat(back).startsWith("RS-");
   }
 }

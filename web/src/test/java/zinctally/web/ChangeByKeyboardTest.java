@@ -100,7 +100,7 @@ class ChangeByKeyboardTest {
     page.keyboard().press("n");
     page.keyboard().press("b");
     page.waitForURL("**/drafts/*");
-    type("Orrin Joinery", "OJ-77", "2026-03-20", "", "", "", "");
+    type("Orrin Joinery", "OJ-77", "2026-03-20", "", "", "", "", "");
     type("LATE", "10", "4.00");
     page.waitForCondition(() -> page.textContent("#proof").contains(number(sale)));
     sound();

@@ -124,6 +124,7 @@ class DemoBookTest {
     for (String cell : List.of("Orrin Joinery", "OJ-3001", "2026-11-21")) enter(cell);
     page.keyboard().press("Enter"); // due: by their terms
     page.keyboard().press("Enter"); // goods come with it
+    page.keyboard().press("Enter"); // other lines are expenses
     page.keyboard().press("Enter"); // into the barn store
     page.keyboard().press("Enter"); // prices without tax
     for (String cell : List.of("QEX-01", "ten", "6.00")) enter(cell);

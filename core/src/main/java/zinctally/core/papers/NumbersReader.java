@@ -156,7 +156,7 @@ public final class NumbersReader {
     return known;
   }
 
-  /** Entries that add up to the line; null when they do not. Says how many are given. */
+  /** What is given; says how much that is, and what is wrong when it is not all of the line. */
   private List<Entry> entries(int row, Item item, long micros, List<Catalogue.Kept> offered) {
     int before = in.faults.size();
     boolean serial = item.tracking() == Tracking.SERIAL;
@@ -170,8 +170,7 @@ public final class NumbersReader {
     Units units = item.units();
     String of = units.say(new Quantity(given)) + " of " + units.say(new Quantity(micros));
     in.given(row, of + " given");
-    if (in.faults.size() > before) return null;
-    if (given == micros) return entries;
+    if (in.faults.size() > before || given == micros) return complete(entries);
     String asked = serial ? "serial numbers" : "lots";
     if (entries.isEmpty())
       fault(row, "Which " + asked + "? " + (offered.isEmpty() ? howTo(serial) : here(offered)));
@@ -179,7 +178,11 @@ public final class NumbersReader {
       fault(
           row,
           of + " are given; " + (given < micros ? "the rest is missing." : "that is too many."));
-    return null;
+    return complete(entries);
+  }
+
+  private static List<Entry> complete(List<Entry> entries) {
+    return entries.stream().filter(e -> e.micros != null).toList();
   }
 
   private static String howTo(boolean serial) {

@@ -18,7 +18,6 @@ import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Charge;
 import zinctally.core.papers.Draft;
-import zinctally.core.papers.OpenItem;
 import zinctally.core.papers.Order;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
@@ -88,6 +87,14 @@ class ProofPage {
       String given,
       String awaited,
       boolean tracked) {}
+
+  /**
+   * Something open with the party of a payment.
+   *
+   * @param plain what is open, as a cell wants it
+   * @param credit whether it takes off what is to be paid
+   */
+  record OpenShown(String number, String due, String plain, String amount, boolean credit) {}
 
   /** What a difference does: how much of it stays with goods here, how much goes to goods sold. */
   record Effect(String item, String all, String here, String sold) {}
@@ -349,12 +356,21 @@ class ProofPage {
     };
   }
 
-  private List<OpenItem> open(Draft draft, BookCatalogue book) {
+  /** What is open with the party of a payment: bills or invoices, and credit. */
+  private List<OpenShown> open(Draft draft, BookCatalogue book) {
     boolean paying = draft.kind() == PaperKind.SUPPLIER_PAYMENT;
     if (!paying && draft.kind() != PaperKind.CUSTOMER_PAYMENT) return List.of();
     Party.Kind kind = paying ? Party.Kind.SUPPLIER : Party.Kind.CUSTOMER;
     return book.party(kind, draft.field(paying ? "supplier" : "customer")).stream()
         .flatMap(p -> book.openItems(p.id()).stream())
+        .map(
+            o ->
+                new OpenShown(
+                    o.number(),
+                    o.due().toString(),
+                    say.plain(Math.abs(o.open())),
+                    say.money(Math.abs(o.open())),
+                    paying == o.open() > 0))
         .toList();
   }
 

@@ -33,7 +33,7 @@ class Shell {
           new Leaf("day", "Day", "what waits", "/"),
           new Leaf("goods", "Goods", "items, costs", "/goods"),
           new Leaf("buy", "Buy", "orders, bills", "/buy"),
-          new Leaf("sell", "Sell", "orders, invoices", "/sell"),
+          new Leaf("sell", "Sell", "orders, cash", "/sell"),
           new Leaf("handle", "Handle", "adjust stock", "/handle"),
           new Leaf("prove", "Prove", "tie out, ledger", "/prove"),
           new Leaf("ask", "Ask", "lists, values", "/ask"));
