@@ -311,7 +311,9 @@
   });
   document.addEventListener("keydown", (e) => {
     if (!e.altKey || e.ctrlKey || e.metaKey) return;
-    const button = e.code === "KeyA" ? $("#proof .take") : e.code === "KeyY" ? $("#proof [data-agree]") : null;
+    const taken = all("[data-col=paper]", table).map((i) => i.value);
+    const button = e.code === "KeyA"
+      ? all("#proof [data-pay]").find((b) => !taken.includes(b.dataset.pay)) || $("#proof .take:not([data-pay])") : e.code === "KeyY" ? $("#proof [data-agree]") : null;
     if (button) { e.preventDefault(); button.click(); }
   });
   const amount = $("#amount");

@@ -69,6 +69,21 @@ final class FlowReader {
         takenQuantity.merge(receipt.order().bill(), portion.quantity(), Long::sum);
     }
     String wanted = in.draft.cell(row, "of");
+    long unbilled =
+        some(named, Awaits.RECEIVED_BILL, item).stream().mapToLong(a -> Math.max(0, open(a))).sum();
+    if (!before.isEmpty() && unbilled > 0)
+      in.notes.add(
+          Fault.at(
+              row,
+              "quantity",
+              say(item, micros)
+                  + " of "
+                  + item.name()
+                  + " are billed; "
+                  + say(item, unbilled)
+                  + " more that came with "
+                  + wanted
+                  + " stay received, not billed."));
     List<Flow.Portion> ordered = List.of();
     long after = 0;
     if (ofReceipt && left > 0) {
