@@ -41,22 +41,6 @@ class BuyingTest {
     book.close();
   }
 
-  private static String number(long paper) {
-    return book.sql()
-        .sql("select number from paper where id = ?")
-        .param(paper)
-        .query(String.class)
-        .single();
-  }
-
-  private static long worth(String code) {
-    return book.sql()
-        .sql("select h.worth from cost_pool h join item i on i.id = h.item_id where i.code = ?")
-        .param(code)
-        .query(Long.class)
-        .single();
-  }
-
   /** What is booked on accounts of a role for an item up to a day. */
   private static long booked(String role, String code, String day) {
     return book.sql()
@@ -89,12 +73,13 @@ class BuyingTest {
   }
 
   private static String order(String date, String... itemQuantityPrice) {
-    return number(
+    return book.number(
         paper(PaperKind.PURCHASE_ORDER, date, Map.of(), "item quantity price", itemQuantityPrice));
   }
 
   private static String receipt(String date, String... ofItemQuantity) {
-    return number(paper(PaperKind.RECEIPT, date, Map.of(), "of item quantity", ofItemQuantity));
+    return book.number(
+        paper(PaperKind.RECEIPT, date, Map.of(), "of item quantity", ofItemQuantity));
   }
 
   private static long bill(String date, String... ofItemQuantityPrice) {
@@ -129,7 +114,7 @@ class BuyingTest {
     book.invoice("2026-02-10", "ORD", "5", "9.00");
     Map<LocalDate, String> before = book.figures();
     long bill = bill("2026-02-20", order, "ORD", "10", "5.60");
-    assertThat(worth("ORD")).isEqualTo(2800);
+    assertThat(book.worth("ORD")).isEqualTo(2800);
     assertThat(booked("COST_OF_GOODS_SOLD", "ORD", "2026-02-19")).isEqualTo(2500);
     assertThat(booked("COST_OF_GOODS_SOLD", "ORD", "2026-02-20")).isEqualTo(2800);
     assertThat(booked("RECEIVED_NOT_BILLED", "ORD", "2026-02-20")).isZero();
@@ -145,7 +130,7 @@ class BuyingTest {
   void a_bill_dated_before_its_receipt_changes_no_worth_before_the_goods_are_here() {
     book.item("EARLY", "AVERAGE");
     String receipt =
-        number(
+        book.number(
             paper(
                 PaperKind.RECEIPT,
                 "2026-03-05",
@@ -155,7 +140,7 @@ class BuyingTest {
                 "10",
                 "2.00"));
     bill("2026-03-01", receipt, "EARLY", "10", "2.30");
-    assertThat(worth("EARLY")).isEqualTo(2300);
+    assertThat(book.worth("EARLY")).isEqualTo(2300);
     assertThat(booked("STOCK", "EARLY", "2026-03-04")).isZero();
     assertThat(booked("RECEIVED_NOT_BILLED", "EARLY", "2026-03-04")).isEqualTo(2300);
     assertThat(booked("RECEIVED_NOT_BILLED", "EARLY", "2026-03-05")).isZero();
@@ -175,10 +160,10 @@ class BuyingTest {
             "12",
             "3.00");
     assertThat(booked("BILLED_NOT_RECEIVED", "FIRST", "2026-03-31")).isEqualTo(3600);
-    receipt("2026-03-10", number(bill), "FIRST", "5");
-    assertThat(worth("FIRST")).isEqualTo(1500);
-    String rest = receipt("2026-03-12", number(bill), "FIRST", "7");
-    assertThat(worth("FIRST")).isEqualTo(3600);
+    receipt("2026-03-10", book.number(bill), "FIRST", "5");
+    assertThat(book.worth("FIRST")).isEqualTo(1500);
+    String rest = receipt("2026-03-12", book.number(bill), "FIRST", "7");
+    assertThat(book.worth("FIRST")).isEqualTo(3600);
     assertThat(booked("BILLED_NOT_RECEIVED", "FIRST", "2026-03-31")).isZero();
     assertThatThrownBy(() -> book.voidOn("2026-03-31", bill))
         .isInstanceOf(Refused.class)
@@ -215,7 +200,7 @@ class BuyingTest {
   void what_goes_back_before_its_bill_waits_for_no_bill_any_more() {
     book.item("BACKR", "FIFO");
     String receipt =
-        number(
+        book.number(
             paper(
                 PaperKind.RECEIPT,
                 "2026-03-05",
@@ -237,7 +222,7 @@ class BuyingTest {
     assertThat(booked("PRICE_DIFFERENCES", "BACKR", "2026-03-31")).isZero();
     long bill = bill("2026-03-09", receipt, "BACKR", "7", "4.00");
     assertThat(booked("RECEIVED_NOT_BILLED", "BACKR", "2026-03-31")).isZero();
-    assertThat(worth("BACKR")).isEqualTo(2800);
+    assertThat(book.worth("BACKR")).isEqualTo(2800);
     assertThatThrownBy(
             () ->
                 paper(
@@ -255,10 +240,10 @@ class BuyingTest {
             "2026-03-11",
             Map.of(),
             "paper item quantity",
-            number(bill),
+            book.number(bill),
             "BACKR",
             "2");
-    assertThat(worth("BACKR")).isEqualTo(2000);
+    assertThat(book.worth("BACKR")).isEqualTo(2000);
     // 8.00 due; the credit note gives 7.00 and that is set against the bill's 28.00
     long credit =
         paper(
@@ -266,7 +251,7 @@ class BuyingTest {
             "2026-03-20",
             Map.of("their_number", "CN-5"),
             "paper net",
-            number(back),
+            book.number(back),
             "7.00");
     assertThat(
             book.sql()
@@ -280,7 +265,7 @@ class BuyingTest {
         "2026-03-25",
         Map.of("money", "1000", "amount", "21.00"),
         "paper amount",
-        number(bill),
+        book.number(bill),
         "28.00",
         "CN-5",
         "7.00");
@@ -297,7 +282,7 @@ class BuyingTest {
   void the_same_goods_billed_again_and_the_same_number_again_are_asked_about() {
     book.item("TWICE", "FIFO");
     String receipt =
-        number(
+        book.number(
             paper(
                 PaperKind.RECEIPT,
                 "2026-04-05",
@@ -375,7 +360,7 @@ class BuyingTest {
     for (var one : people.invokeAll(work)) done += one.get();
     people.shutdown();
     assertThat(done).isEqualTo(1);
-    assertThat(worth("ONCE")).isEqualTo(5000);
+    assertThat(book.worth("ONCE")).isEqualTo(5000);
     assertThat(awaited("ORDERED_GOODS", "ONCE")).isZero();
   }
 
@@ -389,7 +374,7 @@ class BuyingTest {
     book.item("OWN", "FIFO");
     book.item("EARLIER", "FIFO");
     String receipt =
-        number(
+        book.number(
             paper(
                 PaperKind.RECEIPT,
                 "2026-05-01",
@@ -416,8 +401,8 @@ class BuyingTest {
             "6200",
             "1",
             "9.00");
-    assertThat(worth("OWN")).isEqualTo(6600);
-    assertThat(worth("EARLIER")).isEqualTo(3300);
+    assertThat(book.worth("OWN")).isEqualTo(6600);
+    assertThat(book.worth("EARLIER")).isEqualTo(3300);
     assertThat(
             book.sql()
                 .sql("select -sum(amount) from open_item where paper_id = ?")
@@ -453,7 +438,7 @@ class BuyingTest {
     bill("2026-02-01", "", "PROM", "10", "2.00");
     assertThat(toOrder("PROM")).isNull();
     String order =
-        number(
+        book.number(
             paper(
                 PaperKind.SALES_ORDER,
                 "2026-02-02",

@@ -29,22 +29,6 @@ class ChargeAndReturnTest {
     book.close();
   }
 
-  private static String number(long paper) {
-    return book.sql()
-        .sql("select number from paper where id = ?")
-        .param(paper)
-        .query(String.class)
-        .single();
-  }
-
-  private static long worth(String code) {
-    return book.sql()
-        .sql("select worth from cost_pool h join item i on i.id = h.item_id where i.code = ?")
-        .param(code)
-        .query(Long.class)
-        .single();
-  }
-
   private static long cost(long paper) {
     return -book.sql()
         .sql("select sum(booked) from cost_event where paper_id = ? and not gone")
@@ -103,13 +87,14 @@ class ChargeAndReturnTest {
   void freight_weeks_later_reaches_goods_here_and_goods_sold() {
     book.item("HEAVY", "FIFO");
     book.item("LIGHT", "AVERAGE");
-    String bill = number(book.bill("2026-02-01", "HEAVY", "10", "6.00", "LIGHT", "10", "2.00"));
+    String bill =
+        book.number(book.bill("2026-02-01", "HEAVY", "10", "6.00", "LIGHT", "10", "2.00"));
     long sale = book.invoice("2026-02-10", "HEAVY", "4", "9.00");
     Map<LocalDate, String> before = book.figures();
     long freight = charge("2026-03-01", "10.00", "value", bill);
     assertThat(cost(sale)).isEqualTo(2700);
-    assertThat(worth("HEAVY")).isEqualTo(3600 + 450);
-    assertThat(worth("LIGHT")).isEqualTo(2250);
+    assertThat(book.worth("HEAVY")).isEqualTo(3600 + 450);
+    assertThat(book.worth("LIGHT")).isEqualTo(2250);
     assertThat(booked("PAYABLES", freight)).isEqualTo(-1200);
     assertThat(booked("PURCHASE_TAX", freight)).isEqualTo(200);
     assertThat(booked("COST_OF_GOODS_SOLD", freight)).isEqualTo(300);
@@ -120,7 +105,7 @@ class ChargeAndReturnTest {
     book.voidOn("2026-02-10", sale);
     assertThatThrownBy(() -> book.voidOn("2026-02-01", paper(bill)))
         .isInstanceOf(Refused.class)
-        .hasMessageContaining(number(again));
+        .hasMessageContaining(book.number(again));
   }
 
   private static long paper(String number) {
@@ -134,7 +119,7 @@ class ChargeAndReturnTest {
   @Test
   void charges_that_cannot_be_are_refused_with_what_would_be_right() {
     book.item("CHEAP", "FIFO");
-    String bill = number(book.bill("2026-02-01", "CHEAP", "10", "1.00"));
+    String bill = book.number(book.bill("2026-02-01", "CHEAP", "10", "1.00"));
     assertThatThrownBy(() -> charge("2026-02-05", "5", "value", "B-1999-0001"))
         .isInstanceOf(Refused.class)
         .hasMessageContaining("No bill or receipt \"B-1999-0001\" with goods");
@@ -146,7 +131,7 @@ class ChargeAndReturnTest {
         .hasMessageContaining("on a line above already");
     assertThatThrownBy(() -> charge("2026-02-05", "5", "hand", bill))
         .hasMessageContaining("how much of it bears this line");
-    assertThat(worth("CHEAP")).isEqualTo(1000);
+    assertThat(book.worth("CHEAP")).isEqualTo(1000);
   }
 
   /**
@@ -158,10 +143,10 @@ class ChargeAndReturnTest {
     book.item("BACK", "FIFO");
     book.bill("2026-02-01", "BACK", "2", "2.00");
     book.bill("2026-02-02", "BACK", "2", "4.00");
-    String sale = number(book.invoice("2026-02-10", "BACK", "3", "9.00"));
+    String sale = book.number(book.invoice("2026-02-10", "BACK", "3", "9.00"));
     Map<LocalDate, String> before = book.figures();
     long back = giveBack(PaperKind.CUSTOMER_RETURN, "2026-02-20", sale, "BACK", "1");
-    assertThat(worth("BACK")).isEqualTo(400 + 267);
+    assertThat(book.worth("BACK")).isEqualTo(400 + 267);
     assertThat(booked("RECEIVABLES", back)).isEqualTo(-900);
     assertThat(booked("SALES_RETURNS", back)).isEqualTo(900);
     assertThat(booked("COST_OF_GOODS_SOLD", back)).isEqualTo(-267);
@@ -169,7 +154,7 @@ class ChargeAndReturnTest {
         .isInstanceOf(Refused.class)
         .hasMessageContaining("2 of Item BACK on " + sale + " can still go back");
     assertThatThrownBy(() -> book.voidOn("2026-02-10", paper(sale)))
-        .hasMessageContaining(number(back));
+        .hasMessageContaining(book.number(back));
     book.voidOn("2026-02-20", back);
     assertThat(book.figures()).isEqualTo(before);
   }
@@ -181,14 +166,14 @@ class ChargeAndReturnTest {
   void goods_go_back_to_their_supplier_at_the_cost_of_their_own_arrival() {
     book.item("RETURN", "AVERAGE");
     book.bill("2026-02-01", "RETURN", "10", "2.00");
-    String dear = number(book.bill("2026-02-02", "RETURN", "10", "4.00"));
+    String dear = book.number(book.bill("2026-02-02", "RETURN", "10", "4.00"));
     long back = giveBack(PaperKind.SUPPLIER_RETURN, "2026-02-20", dear, "RETURN", "2");
-    assertThat(worth("RETURN")).isEqualTo(6000 - 800);
+    assertThat(book.worth("RETURN")).isEqualTo(6000 - 800);
     assertThat(booked("PAYABLES", back)).isEqualTo(800);
     assertThat(booked("PRICE_DIFFERENCES", back)).isZero();
     charge("2026-03-01", "5.00", "value", dear);
     // half a cent more for each of the two: the credit does not rise, so it is a difference
-    assertThat(booked("PRICE_DIFFERENCES", paper(number(back)))).isZero();
+    assertThat(booked("PRICE_DIFFERENCES", paper(book.number(back)))).isZero();
     assertThat(
             book.sql()
                 .sql(

@@ -112,6 +112,24 @@ public final class FreshBook implements AutoCloseable {
         rows(itemQuantityPrice));
   }
 
+  /** The number of a posted paper. */
+  public String number(long paper) {
+    return sql()
+        .sql("select number from paper where id = ?")
+        .param(paper)
+        .query(String.class)
+        .single();
+  }
+
+  /** What an item's goods are worth now, minor units. */
+  public long worth(String code) {
+    return sql()
+        .sql("select h.worth from cost_pool h join item i on i.id = h.item_id where i.code = ?")
+        .param(code)
+        .query(Long.class)
+        .single();
+  }
+
   /** Posts the next version of a paper. */
   public void amend(
       long paper, PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {

@@ -53,22 +53,6 @@ class NumberedGoodsTest {
         List.of(row));
   }
 
-  private static String number(long paper) {
-    return book.sql()
-        .sql("select number from paper where id = ?")
-        .param(paper)
-        .query(String.class)
-        .single();
-  }
-
-  private static long worth(String code) {
-    return book.sql()
-        .sql("select h.worth from cost_pool h join item i on i.id = h.item_id where i.code = ?")
-        .param(code)
-        .query(Long.class)
-        .single();
-  }
-
   /**
    * Three at 100.00 in all: 33.34, 33.33, 33.33; one more at 50.00. IAS 2 paragraph 23: what can be
    * told apart costs what it cost itself (from memory).
@@ -78,19 +62,20 @@ class NumberedGoodsTest {
     item("EXT", "SPECIFIC", "SERIAL");
     long three =
         post(PaperKind.BILL, "2026-02-01", "EXT", "3", "3 from EX-099", "price", "33.333333");
-    assertThat(worth("EXT")).isEqualTo(10000);
+    assertThat(book.worth("EXT")).isEqualTo(10000);
     post(PaperKind.RECEIPT, "2026-02-02", "EXT", "1", "Z-7", "price", "50");
     long sale = post(PaperKind.INVOICE, "2026-02-10", "EXT", "2", "Z-7, EX-100", "price", "90");
-    assertThat(worth("EXT")).isEqualTo(10000 - 3333);
+    assertThat(book.worth("EXT")).isEqualTo(10000 - 3333);
     assertThatThrownBy(
             () -> post(PaperKind.INVOICE, "2026-02-11", "EXT", "1", "Z-7", "price", "90"))
-        .hasMessageContaining("Z-7 is not at Store: it went with " + number(sale));
-    post(PaperKind.CUSTOMER_RETURN, "2026-02-12", "EXT", "1", "Z-7", "paper", number(sale));
-    assertThat(worth("EXT")).isEqualTo(10000 - 3333 + 5000);
+        .hasMessageContaining("Z-7 is not at Store: it went with " + book.number(sale));
+    post(PaperKind.CUSTOMER_RETURN, "2026-02-12", "EXT", "1", "Z-7", "paper", book.number(sale));
+    assertThat(book.worth("EXT")).isEqualTo(10000 - 3333 + 5000);
     post(PaperKind.INVOICE, "2026-02-13", "EXT", "1", "z-7", "price", "80");
-    assertThat(worth("EXT")).isEqualTo(10000 - 3333);
-    post(PaperKind.SUPPLIER_RETURN, "2026-02-14", "EXT", "1", "EX-099", "paper", number(three));
-    assertThat(worth("EXT")).isEqualTo(3333);
+    assertThat(book.worth("EXT")).isEqualTo(10000 - 3333);
+    post(
+        PaperKind.SUPPLIER_RETURN, "2026-02-14", "EXT", "1", "EX-099", "paper", book.number(three));
+    assertThat(book.worth("EXT")).isEqualTo(3333);
     assertThatThrownBy(
             () ->
                 post(
@@ -100,7 +85,7 @@ class NumberedGoodsTest {
                     "1",
                     "EX-100",
                     "paper",
-                    number(three)))
+                    book.number(three)))
         .hasMessageContaining("EX-100 is not at Store");
   }
 
@@ -123,13 +108,14 @@ class NumberedGoodsTest {
     assertThatThrownBy(() -> post(PaperKind.INVOICE, "2026-02-03", "SER", "1", "B-1", "price", "9"))
         .hasMessageContaining("No serial number B-1 of Item SER has ever come in");
     long sale = post(PaperKind.INVOICE, "2026-02-03", "SER", "1", "A-1", "price", "9");
-    assertThatThrownBy(() -> book.voidOn("2026-02-01", bill)).hasMessageContaining(number(sale));
+    assertThatThrownBy(() -> book.voidOn("2026-02-01", bill))
+        .hasMessageContaining(book.number(sale));
     book.amend(
         bill,
         PaperKind.BILL,
         Map.of("date", "2026-02-01", "supplier", "Brenn Metalwork", "place", "Store"),
         List.of(Map.of("item", "SER", "quantity", "2", "price", "6", "numbers", "A-3, A-1")));
-    assertThat(worth("SER")).isEqualTo(600);
+    assertThat(book.worth("SER")).isEqualTo(600);
   }
 
   @Test
@@ -148,7 +134,7 @@ class NumberedGoodsTest {
             () -> post(PaperKind.INVOICE, "2026-02-05", "MITE", "90", "M-7", "price", "4"))
         .hasMessageContaining("Store has 80 of lot M-7");
     post(PaperKind.INVOICE, "2026-02-05", "MITE", "90", "M-7: 80; M-8: 10", "price", "4");
-    assertThat(worth("MITE")).isEqualTo(10000);
+    assertThat(book.worth("MITE")).isEqualTo(10000);
     assertThatThrownBy(
             () -> post(PaperKind.BILL, "2026-02-09", "MITE", "1", "M-8 2028-01-01", "price", "2"))
         .hasMessageContaining("expires on 2027-09-30");
@@ -157,7 +143,7 @@ class NumberedGoodsTest {
                 post(PaperKind.ADJUSTMENT, "2026-02-09", "MITE", "-51", "M-8", "reason", "Expired"))
         .hasMessageContaining("Store has 50 of lot M-8");
     post(PaperKind.ADJUSTMENT, "2026-02-09", "MITE", "-50", "M-8", "reason", "Expired");
-    assertThat(worth("MITE")).isZero();
+    assertThat(book.worth("MITE")).isZero();
   }
 
   @Test
@@ -171,6 +157,6 @@ class NumberedGoodsTest {
     whole.put("c3", "3 from O-1");
     book.post(PaperKind.OPENING_STOCK, fields, List.of(whole));
     post(PaperKind.INVOICE, "2026-02-03", "OPEN", "1", "O-3", "price", "90");
-    assertThat(worth("OPEN")).isEqualTo(10000 - 3333);
+    assertThat(book.worth("OPEN")).isEqualTo(10000 - 3333);
   }
 }

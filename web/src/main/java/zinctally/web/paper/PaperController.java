@@ -26,6 +26,7 @@ import zinctally.core.papers.Awaited;
 import zinctally.core.papers.Awaits;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.buy.OrderStore;
 import zinctally.store.buy.SupplierStore;
@@ -64,6 +65,7 @@ class PaperController {
   private final OrderStore orders;
   private final SupplierStore suppliers;
   private final Posting posting;
+  private final BookStore books;
 
   PaperController(
       PaperStore papers,
@@ -74,7 +76,8 @@ class PaperController {
       PaperPdf pdfs,
       OrderStore orders,
       SupplierStore suppliers,
-      Posting posting) {
+      Posting posting,
+      BookStore books) {
     this.papers = papers;
     this.texts = texts;
     this.drafts = drafts;
@@ -84,6 +87,7 @@ class PaperController {
     this.orders = orders;
     this.suppliers = suppliers;
     this.posting = posting;
+    this.books = books;
   }
 
   private PostedPaper paper(long id) {
@@ -110,6 +114,7 @@ class PaperController {
         .ifPresent(
             head -> {
               model.addAttribute("order", head);
+              model.addAttribute("mayApprove", May.approve(who, books.book().approver()));
               model.addAttribute("orderLines", orders.lines(id));
             });
     return "paper/posted";

@@ -26,6 +26,12 @@ public final class May {
     return role == Person.Role.OWNER || role == Person.Role.BOOKKEEPER;
   }
 
+  /** The owner, and who has the role that approves orders. */
+  public static boolean approve(Principal principal, String approver) {
+    Person.Role role = role(principal);
+    return role == Person.Role.OWNER || role.name().equals(approver);
+  }
+
   /** The counter writes orders and invoices and takes payments; a reader writes nothing. */
   public static boolean write(Principal principal, PaperKind kind) {
     return setUp(principal)
