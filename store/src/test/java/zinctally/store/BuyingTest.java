@@ -24,6 +24,7 @@ import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;
+import zinctally.store.prove.PeriodStore;
 import zinctally.store.prove.TieOutStore;
 
 /** Orders, receipts and bills in every order in which they come. All figures by hand. */
@@ -160,6 +161,8 @@ class BuyingTest {
             "12",
             "3.00");
     assertThat(booked("BILLED_NOT_RECEIVED", "FIRST", "2026-03-31")).isEqualTo(3600);
+    assertThat(book.get(PeriodStore.class).unsettled(LocalDate.of(2026, 3, 1)))
+        .anyMatch(u -> u.what().equals("Billed, not received is not empty") && u.amount() >= 3600);
     receipt("2026-03-10", book.number(bill), "FIRST", "5");
     assertThat(book.worth("FIRST")).isEqualTo(1500);
     String rest = receipt("2026-03-12", book.number(bill), "FIRST", "7");

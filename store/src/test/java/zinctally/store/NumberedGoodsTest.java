@@ -133,6 +133,9 @@ class NumberedGoodsTest {
     assertThatThrownBy(
             () -> post(PaperKind.INVOICE, "2026-02-05", "MITE", "90", "M-7", "price", "4"))
         .hasMessageContaining("Store has 80 of lot M-7");
+    assertThatThrownBy(
+            () -> post(PaperKind.INVOICE, "2026-02-01", "MITE", "5", "M-8", "price", "4"))
+        .hasMessageContaining("M-8 came on 2026-02-02; it cannot leave on 2026-02-01");
     post(PaperKind.INVOICE, "2026-02-05", "MITE", "90", "M-7: 80; M-8: 10", "price", "4");
     assertThat(book.worth("MITE")).isEqualTo(10000);
     assertThatThrownBy(

@@ -77,9 +77,11 @@ public interface Catalogue {
   /**
    * @param at millionths by place
    * @param arrival the cost event a serial number came in with last; zero for none
+   * @param since the day on which some of it first came
    * @param whereabouts where it is, or with which paper it went, in words
    */
-  record Kept(Lot lot, java.util.Map<Long, Long> at, long arrival, String whereabouts) {
+  record Kept(
+      Lot lot, java.util.Map<Long, Long> at, long arrival, LocalDate since, String whereabouts) {
     public long onHand() {
       return at.values().stream().mapToLong(Long::longValue).sum();
     }

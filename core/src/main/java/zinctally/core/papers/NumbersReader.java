@@ -115,10 +115,23 @@ public final class NumbersReader {
                     + "; "
                     + kept.whereabouts()
                     + ".");
+      LocalDate leaves = leaves();
+      if (leaves != null && kept.since() != null && leaves.isBefore(kept.since()))
+        fault(
+            row, entry.code + " came on " + kept.since() + "; it cannot leave on " + leaves + ".");
       lotTaken.merge(kept.lot().id(), entry.micros, Long::sum);
       numbers.add(new Numbered(kept.lot(), entry.micros, kept.arrival()));
     }
     return numbers;
+  }
+
+  /** The paper's day; null while it is not right. */
+  private LocalDate leaves() {
+    try {
+      return LocalDate.parse(in.draft.field("date"));
+    } catch (DateTimeParseException notADate) {
+      return null;
+    }
   }
 
   /**

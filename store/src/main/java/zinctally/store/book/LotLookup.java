@@ -98,6 +98,18 @@ final class LotLookup {
         .param("amends", amends)
         .query((row, n) -> arrivals.put(row.getLong(1), row.getLong(2)))
         .list();
+    Map<Long, LocalDate> since = new HashMap<>();
+    sql.sql(
+            """
+            select m.lot_id, min(m.date) from quantity_move m
+            join paper p on p.id = m.paper_id and p.state = 'POSTED'
+            where m.lot_id in (:lots) and m.quantity > 0 and m.paper_id <> :amends
+            group by m.lot_id
+            """)
+        .param("lots", ids)
+        .param("amends", amends)
+        .query((row, n) -> since.put(row.getLong(1), row.getObject(2, LocalDate.class)))
+        .list();
     List<Long> gone = ids.stream().filter(id -> !words.containsKey(id)).toList();
     if (!gone.isEmpty())
       sql.sql(
@@ -125,6 +137,7 @@ final class LotLookup {
                     lot,
                     places.getOrDefault(lot.id(), Map.of()),
                     arrivals.getOrDefault(lot.id(), 0L),
+                    since.get(lot.id()),
                     words.getOrDefault(lot.id(), new StringBuilder("it is nowhere")).toString()))
         .toList();
   }

@@ -19,6 +19,8 @@ import zinctally.store.book.BookStore;
  */
 @Repository
 public class PeriodStore {
+  private static final Map<String, String> WAITING =
+      Map.of("RECEIVED_NOT_BILLED", "/prove/received", "BILLED_NOT_RECEIVED", "/prove/billed");
   private final JdbcClient sql;
   private final BookStore books;
   private final TieOutStore tieOut;
@@ -123,6 +125,12 @@ public class PeriodStore {
                 control.name() + " is not what it should be",
                 control.ledger() - control.counted(),
                 "/prove?date=" + end));
+      else if (WAITING.containsKey(control.role()) && control.ledger() != 0)
+        open.add(
+            new Unsettled(
+                control.name() + " is not empty",
+                Math.abs(control.ledger()),
+                WAITING.get(control.role()) + "?date=" + end));
     sql.sql(
             """
             select id, kind, json_value(text, '$.fields.date') from draft
