@@ -3,9 +3,11 @@ package zinctally.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -73,6 +75,8 @@ abstract class OwnBookTest {
     page.keyboard().press("n");
     page.keyboard().press(key);
     page.waitForURL("**/drafts/*");
+    // what is typed before a cell has the focus would be taken for keys
+    page.waitForFunction("document.activeElement.matches('#paper input')");
   }
 
   static void type(String... cells) {
@@ -90,12 +94,15 @@ abstract class OwnBookTest {
 
   /** Posts once the proof is sound and holds all of these, and returns the paper's number. */
   static String post(String... proofHolds) {
-    page.waitForCondition(
-        () -> {
-          String proof = page.textContent("#proof");
-          return proof.contains("balances")
-              && List.of(proofHolds).stream().allMatch(proof::contains);
-        });
+    try {
+      page.waitForCondition(
+          () -> {
+            String proof = page.textContent("#proof");
+            return proof.contains("balances") && Stream.of(proofHolds).allMatch(proof::contains);
+          });
+    } catch (TimeoutError never) {
+      throw new AssertionError(page.textContent("#proof").replaceAll("\\s+", " "), never);
+    }
     page.keyboard().press("Control+Enter");
     page.waitForURL("**/papers/*");
     return page.textContent("main h1 span").strip();
