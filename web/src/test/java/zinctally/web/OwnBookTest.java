@@ -76,7 +76,8 @@ abstract class OwnBookTest {
     page.keyboard().press(key);
     page.waitForURL("**/drafts/*");
     // what is typed before a cell has the focus would be taken for keys
-    page.waitForFunction("document.activeElement.matches('#paper input')");
+    page.waitForCondition(
+        () -> (Boolean) page.evaluate("document.activeElement.matches('#paper input')"));
   }
 
   static void type(String... cells) {
