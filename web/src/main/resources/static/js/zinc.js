@@ -260,8 +260,9 @@
     const below = innerHeight - box.bottom > offers.offsetHeight + 8 || box.top < offers.offsetHeight;
     offers.style.left = `${Math.min(box.left, innerWidth - offers.offsetWidth - 8) + scrollX}px`;
     offers.style.top = `${(below ? box.bottom + 2 : box.top - offers.offsetHeight - 2) + scrollY}px`;
-    const exact = all("[role=option]", offers).some((o) => o.dataset.value.toLowerCase() === input.value.trim().toLowerCase());
-    if (input.dataset.col || !exact) {
+    const exact = all("[role=option]", offers).find((o) => o.dataset.value.toLowerCase() === input.value.trim().toLowerCase());
+    if (exact) exact.setAttribute("aria-selected", "true");
+    else {
       const fresh = ["supplier", "customer", "party"].includes(input.dataset.suggest);
       if (!fresh) choose(offers, 1);
     }

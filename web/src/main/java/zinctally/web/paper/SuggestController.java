@@ -1,6 +1,9 @@
 package zinctally.web.paper;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -59,57 +62,51 @@ class SuggestController {
                           f.code() + ", " + say.quantity(f.onHand()) + " " + f.unit() + " here"))
               .toList();
       case "account" ->
-          accounts.all().stream()
-              .filter(Account::active)
-              .filter(
-                  a ->
-                      a.label()
-                          .toLowerCase(java.util.Locale.ROOT)
-                          .contains(typed.toLowerCase(java.util.Locale.ROOT)))
-              .limit(MOST)
-              .map(a -> new Offer(a.code(), a.name(), a.code() + ", " + a.kind().words()))
-              .toList();
+          like(
+              typed,
+              accounts.all().stream()
+                  .filter(Account::active)
+                  .map(a -> new Offer(a.code(), a.name(), a.code() + ", " + a.kind().words())));
       case "came" -> papers(typed, "BILL", "RECEIPT");
       case "ordered" -> papers(typed, "PURCHASE_ORDER", "BILL");
       case "received" -> papers(typed, "RECEIPT", "PURCHASE_ORDER");
       case "returned" -> papers(typed, "SUPPLIER_RETURN");
       case "invoice" -> papers(typed, "INVOICE");
       case "promised" -> papers(typed, "SALES_ORDER");
-      case "return-reason" ->
-          setup.returnReasons().stream()
-              .filter(SetupStore.Row::active)
-              .map(SetupStore.Row::name)
-              .filter(
-                  n ->
-                      n.toLowerCase(java.util.Locale.ROOT)
-                          .contains(typed.toLowerCase(java.util.Locale.ROOT)))
-              .limit(MOST)
-              .map(Offer::of)
-              .toList();
-      case "place" -> setup.places().stream().map(Offer::of).toList();
+      case "return-reason" -> rows(typed, setup.returnReasons());
+      case "place" -> like(typed, setup.places().stream().map(Offer::of));
       case "supplier" -> setup.parties("SUPPLIER", typed, MOST).stream().map(Offer::of).toList();
       case "customer" -> setup.parties("CUSTOMER", typed, MOST).stream().map(Offer::of).toList();
       case "party" -> setup.parties("", typed, MOST).stream().map(Offer::of).toList();
-      case "reason" ->
-          setup.reasons().stream()
-              .filter(SetupStore.Row::active)
-              .map(SetupStore.Row::name)
-              .filter(
-                  n ->
-                      n.toLowerCase(java.util.Locale.ROOT)
-                          .contains(typed.toLowerCase(java.util.Locale.ROOT)))
-              .limit(MOST)
-              .map(Offer::of)
-              .toList();
+      case "reason" -> rows(typed, setup.reasons());
       case "tax" ->
-          setup.taxRates().stream()
-              .filter(SetupStore.Row::active)
-              .map(
-                  t -> new Offer(t.code(), t.name(), say.percent(t.percent().stripTrailingZeros())))
-              .toList();
-      case "side" -> List.of(Offer.of("bill"), Offer.of("invoice"));
+          like(
+              typed,
+              setup.taxRates().stream()
+                  .filter(SetupStore.Row::active)
+                  .map(
+                      t ->
+                          new Offer(
+                              t.code(), t.name(), say.percent(t.percent().stripTrailingZeros()))));
+      case "side" -> like(typed, Stream.of(Offer.of("bill"), Offer.of("invoice")));
       default -> throw new NotThere("suggestions for " + source);
     };
+  }
+
+  private static List<Offer> rows(String typed, List<SetupStore.Row> rows) {
+    return like(typed, rows.stream().filter(SetupStore.Row::active).map(r -> Offer.of(r.name())));
+  }
+
+  /** Those whose value or words hold the letters; a value that begins with them comes first. */
+  private static List<Offer> like(String typed, Stream<Offer> offers) {
+    String letters = typed.toLowerCase(Locale.ROOT);
+    return offers
+        .filter(o -> (o.value + " " + o.words).toLowerCase(Locale.ROOT).contains(letters))
+        .sorted(
+            Comparator.comparing(
+                (Offer o) -> !o.value.toLowerCase(Locale.ROOT).startsWith(letters)))
+        .limit(MOST)
+        .toList();
   }
 
   private List<Offer> papers(String typed, String... kinds) {
