@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -16,7 +15,6 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import zinctally.core.number.Coin;
-import zinctally.core.papers.Awaits;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
@@ -25,7 +23,6 @@ import zinctally.store.listing.ListingStore;
 import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;
 import zinctally.store.prove.PeriodStore;
-import zinctally.store.prove.TieOutStore;
 
 /** Orders, receipts and bills in every order in which they come. All figures by hand. */
 class BuyingTest {
@@ -42,35 +39,13 @@ class BuyingTest {
     book.close();
   }
 
-  /** What is booked on accounts of a role for an item up to a day. */
   private static long booked(String role, String code, String day) {
-    return book.sql()
-        .sql(
-            """
-            select coalesce(sum(l.amount), 0) from journal_line l
-            join account a on a.id = l.account_id join item i on i.id = l.item_id
-            where a.role = ? and i.code = ? and l.date <= ?
-            """)
-        .params(role, code, day)
-        .query(Long.class)
-        .single();
+    return book.booked(role, code, day);
   }
 
   private static long paper(
       PaperKind kind, String date, Map<String, String> more, String columns, String... cells) {
-    Map<String, String> fields = new HashMap<>();
-    fields.put("date", date);
-    fields.put("supplier", "Orrin Joinery");
-    fields.put("place", "Store");
-    fields.putAll(more);
-    String[] names = columns.split(" ");
-    List<Map<String, String>> rows = new ArrayList<>();
-    for (int i = 0; i < cells.length; i += names.length) {
-      Map<String, String> row = new HashMap<>();
-      for (int c = 0; c < names.length; c++) row.put(names[c], cells[i + c]);
-      rows.add(row);
-    }
-    return book.post(kind, fields, rows);
+    return book.paper(kind, date, more, columns, cells);
   }
 
   private static String order(String date, String... itemQuantityPrice) {
@@ -88,13 +63,7 @@ class BuyingTest {
   }
 
   private static long awaited(String what, String code) {
-    return book.sql()
-        .sql(
-            "select coalesce(sum(a.open_quantity), 0) from awaited a join item i on i.id = a.item_id"
-                + " where a.what = ? and i.code = ?")
-        .params(what, code)
-        .query(Long.class)
-        .single();
+    return book.awaited(what, code);
   }
 
   /**
@@ -495,130 +464,5 @@ class BuyingTest {
                         + " "
                         + row.get("free")));
     return rows.isEmpty() ? null : rows.get(0);
-  }
-
-  /**
-   * Whatever comes in whatever order: what is received and not billed, and billed and not received,
-   * is what its account says on every day, and so it is when all is voided again.
-   */
-  @Test
-  void random_buying_in_any_order_ties_out_at_every_date() {
-    try (FreshBook own = new FreshBook()) {
-      FreshBook before = book;
-      book = own;
-      try {
-        for (int i = 0; i < 4; i++) own.item("R" + i, i % 2 == 0 ? "FIFO" : "AVERAGE");
-        Random dice = new Random(20261123);
-        List<Long> posted = new ArrayList<>();
-        for (int n = 0; n < 160; n++) {
-          try {
-            posted.add(anything(dice));
-          } catch (Refused asked) {
-            continue;
-          }
-          if (dice.nextInt(8) == 0)
-            try {
-              long some = posted.get(dice.nextInt(posted.size()));
-              own.voidOn(date(own, some), some);
-            } catch (Refused inUse) {
-              continue;
-            }
-        }
-        assertThat(posted.size()).isGreaterThan(100);
-        tiesOut(own);
-        for (int i = posted.size() - 1; i >= 0; i--)
-          try {
-            own.voidOn(date(own, posted.get(i)), posted.get(i));
-          } catch (Refused voidAlready) {
-            continue;
-          }
-        tiesOut(own);
-      } finally {
-        book = before;
-      }
-    }
-  }
-
-  private static String date(FreshBook own, long paper) {
-    return own.sql()
-        .sql("select date from paper where id = ?")
-        .param(paper)
-        .query(String.class)
-        .single();
-  }
-
-  private static void tiesOut(FreshBook own) {
-    assertThat(own.get(CheckStore.class).findings()).allMatch(Finding::holds);
-    for (LocalDate day = LocalDate.of(2026, 2, 1);
-        day.isBefore(LocalDate.of(2026, 7, 1));
-        day = day.plusDays(1)) {
-      assertThat(own.get(TieOutStore.class).controls(day)).allMatch(TieOutStore.Control::agrees);
-      assertThat(own.get(TieOutStore.class).byItem(day)).allMatch(item -> item.apart() == 0);
-      long[] sum = {0};
-      own.get(ListingStore.class)
-          .all(
-              BuyListings.awaited(Awaits.RECEIVED_BILL, day),
-              ListingStore.Ask.ALL,
-              row -> sum[0] += ((Number) row.get("value")).longValue());
-      assertThat(own.get(TieOutStore.class).controls(day))
-          .anyMatch(c -> c.role().equals("RECEIVED_NOT_BILLED") && c.counted() == -sum[0]);
-    }
-  }
-
-  /** Some paper; what is only asked about is answered with yes. */
-  private static long anything(Random dice) {
-    String item = "R" + dice.nextInt(4);
-    Map<String, String> more = new HashMap<>();
-    Map<String, String> row = new HashMap<>();
-    row.put("item", item);
-    row.put("quantity", String.valueOf(1 + dice.nextInt(12)));
-    row.put("price", "%d.%02d".formatted(1 + dice.nextInt(6), dice.nextInt(100)));
-    String goods = any(dice, item, "'ORDERED_GOODS', 'BILLED_GOODS'");
-    String bills = any(dice, item, "'ORDERED_BILL', 'RECEIVED_BILL'");
-    PaperKind kind =
-        switch (dice.nextInt(9)) {
-          case 0 -> PaperKind.PURCHASE_ORDER;
-          case 1, 2, 3 -> PaperKind.RECEIPT;
-          case 4, 5, 6 -> PaperKind.BILL;
-          case 7 -> PaperKind.SUPPLIER_RETURN;
-          default -> PaperKind.INVOICE;
-        };
-    if (kind == PaperKind.RECEIPT) row.put("of", goods);
-    if (kind == PaperKind.BILL) row.put("of", bills);
-    if (kind == PaperKind.BILL && dice.nextInt(3) == 0) more.put("goods", "later");
-    if (kind == PaperKind.INVOICE) more.put("customer", "Fenwick Garden");
-    if (kind == PaperKind.SUPPLIER_RETURN) {
-      row.put("paper", dice.nextBoolean() ? bills : goods);
-      row.put("quantity", "1");
-    }
-    more.put("date", LocalDate.of(2026, 2, 1).plusDays(dice.nextInt(120)).toString());
-    more.put("supplier", "Orrin Joinery");
-    more.put("place", "Store");
-    for (int asked = 0; ; asked++)
-      try {
-        return book.post(kind, more, List.of(row));
-      } catch (Refused refused) {
-        boolean questions = refused.faults().stream().noneMatch(f -> f.question().isEmpty());
-        if (!questions || asked == 2) throw refused;
-        refused.faults().forEach(f -> more.merge("agreed", f.question(), (a, b) -> a + " " + b));
-      }
-  }
-
-  /** A paper with a line of the item that waits for something, or none. */
-  private static String any(Random dice, String item, String what) {
-    List<String> numbers =
-        book.sql()
-            .sql(
-                "select p.number from awaited a join paper p on p.id = a.paper_id"
-                    + " join item i on i.id = a.item_id where p.state = 'POSTED'"
-                    + " and a.open_quantity > 0 and i.code = ? and a.what in ("
-                    + what
-                    + ") order by a.id")
-            .param(item)
-            .query(String.class)
-            .list();
-    return numbers.isEmpty() || dice.nextInt(5) == 0
-        ? ""
-        : numbers.get(dice.nextInt(numbers.size()));
   }
 }

@@ -112,6 +112,57 @@ public final class FreshBook implements AutoCloseable {
         rows(itemQuantityPrice));
   }
 
+  /**
+   * Posts a paper from Orrin Joinery or for Fenwick Garden, at the Store.
+   *
+   * @param columns names of the columns, with spaces between
+   * @param cells row by row
+   */
+  public long paper(
+      PaperKind kind, String date, Map<String, String> more, String columns, String... cells) {
+    Map<String, String> fields =
+        new HashMap<>(
+            Map.of(
+                "date", date,
+                "supplier", "Orrin Joinery",
+                "customer", "Fenwick Garden",
+                "place", "Store"));
+    fields.putAll(more);
+    String[] names = columns.split(" ");
+    List<Map<String, String>> rows = new java.util.ArrayList<>();
+    for (int i = 0; i < cells.length; i += names.length) {
+      Map<String, String> row = new HashMap<>();
+      for (int c = 0; c < names.length; c++) row.put(names[c], cells[i + c]);
+      rows.add(row);
+    }
+    return post(kind, fields, rows);
+  }
+
+  /** What is booked on accounts of a role for an item up to a day, minor units. */
+  public long booked(String role, String code, String day) {
+    return sql()
+        .sql(
+            """
+            select coalesce(sum(l.amount), 0) from journal_line l
+            join account a on a.id = l.account_id join item i on i.id = l.item_id
+            where a.role = ? and i.code = ? and l.date <= ?
+            """)
+        .params(role, code, day)
+        .query(Long.class)
+        .single();
+  }
+
+  /** Millionths of an item that lines of papers still wait for. */
+  public long awaited(String what, String code) {
+    return sql()
+        .sql(
+            "select coalesce(sum(a.open_quantity), 0) from awaited a join item i on i.id = a.item_id"
+                + " where a.what = ? and i.code = ?")
+        .params(what, code)
+        .query(Long.class)
+        .single();
+  }
+
   /** The number of a posted paper. */
   public String number(long paper) {
     return sql()

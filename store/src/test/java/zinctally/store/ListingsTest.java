@@ -74,7 +74,7 @@ class ListingsTest {
         BuyListings.toOrder(Coin.of("EUR")),
         BuyListings.returned(),
         BuyListings.returnSums(),
-        BuyListings.ageing("SUPPLIER", DATE),
+        BuyListings.ageing(DATE),
         BuyListings.awaited(Awaits.RECEIVED_BILL, DATE),
         BuyListings.awaited(Awaits.BILLED_GOODS, DATE),
         BuyListings.lots(),

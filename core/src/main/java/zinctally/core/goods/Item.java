@@ -1,6 +1,7 @@
 package zinctally.core.goods;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import zinctally.core.cost.Method;
 import zinctally.core.units.Units;
 
@@ -36,6 +37,20 @@ public record Item(
   /** Whether papers that move it must say which. */
   public boolean tracked() {
     return tracking != Tracking.NONE;
+  }
+
+  /**
+   * What some of it weighs, in milligrams.
+   *
+   * @param micros millionths of the base unit
+   * @throws NullPointerException when its weight is not known
+   * @throws ArithmeticException when it does not fit
+   */
+  public long milligrams(long micros) {
+    return weight
+        .multiply(BigDecimal.valueOf(micros))
+        .setScale(0, RoundingMode.HALF_UP)
+        .longValueExact();
   }
 
   /** The same item once it is made. */

@@ -44,7 +44,7 @@ public record Adjustment(LocalDate date, Place place, List<Line> lines) implemen
       long account = line.reason().account();
       if (micros > 0)
         stock.in(line.row(), line.item(), place, micros, line.value(), account, line.numbers());
-      else stock.out(line.row(), line.item(), place, -micros, account, line.numbers());
+      else stock.out(line.row(), 0, line.item(), place, -micros, account, line.numbers());
     }
     return new Plan(stock.events, stock.moves, List.of(), List.of(), List.of());
   }

@@ -21,13 +21,7 @@ final class AdjustmentReader {
     for (int row = 0; row < in.draft.rows().size(); row++) {
       if (in.draft.blank(row)) continue;
       int faultsBefore = in.faults.size();
-      Item item = in.item(row);
-      if (item != null && !item.stocked()) {
-        in.faults.add(
-            Fault.at(
-                row, "item", item.name() + " is not kept in stock; there is nothing to adjust."));
-        item = null;
-      }
+      Item item = in.stocked(row, "there is nothing to adjust.");
       Units.Typed quantity = item == null ? null : in.quantity(row, item.units());
       if (quantity != null && quantity.quantity().signum() == 0)
         in.faults.add(Fault.at(row, "quantity", "Up or down by how many? Zero changes nothing."));

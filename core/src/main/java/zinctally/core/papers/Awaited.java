@@ -10,7 +10,6 @@ import zinctally.core.number.Share;
  * What a line of a posted paper still waits for.
  *
  * @param number the paper's
- * @param reference the other side's number for it
  * @param line the paper's line
  * @param quantity millionths at first
  * @param openQuantity millionths still awaited; below zero when more has come
@@ -28,7 +27,6 @@ public record Awaited(
     long paper,
     String number,
     LocalDate date,
-    String reference,
     long party,
     int line,
     Item item,
@@ -37,7 +35,6 @@ public record Awaited(
     long openValue,
     long net,
     BigDecimal price,
-    String unit,
     TaxRate rate,
     Order order,
     List<Arrival> arrivals) {

@@ -15,17 +15,26 @@ import zinctally.core.number.Spread;
  * difference is a charge on its arrival (IAS 2 paragraph 11), on the later of both days.
  */
 final class Billing {
-  final List<JournalLine> known = new ArrayList<>();
-  final List<Plan.Wait> awaits = new ArrayList<>();
-  final List<Plan.Fill> fills = new ArrayList<>();
   private final Trade bill;
   private final Catalogue book;
   private final Stocking stock;
+  private final List<JournalLine> known;
+  private final List<Plan.Wait> awaits;
+  private final List<Plan.Fill> fills;
 
-  Billing(Trade bill, Catalogue book, Stocking stock) {
+  Billing(
+      Trade bill,
+      Catalogue book,
+      Stocking stock,
+      List<JournalLine> known,
+      List<Plan.Wait> awaits,
+      List<Plan.Fill> fills) {
     this.bill = bill;
     this.book = book;
     this.stock = stock;
+    this.known = known;
+    this.awaits = awaits;
+    this.fills = fills;
   }
 
   /** A line of goods; its price is shared over what came, what comes and what will come. */
@@ -102,16 +111,5 @@ final class Billing {
   private void later(TradeLine line, Awaited receipt, LocalDate came, long share) {
     LocalDate posted = PostingDate.of(came, bill.date(), book.rules().firstOpenDay());
     fills.add(new Plan.Fill(line.row(), receipt.id(), 0, -share, posted));
-  }
-
-  /** What a line brings of orders. */
-  void ordered(TradeLine line) {
-    for (Flow.Portion portion : line.flow().ordered()) {
-      Awaited.Order order = portion.of().order();
-      if (order.bill() != 0)
-        fills.add(new Plan.Fill(line.row(), order.bill(), portion.quantity(), 0, bill.date()));
-      if (line.flow().now() > 0 && order.goods() != 0)
-        fills.add(new Plan.Fill(line.row(), order.goods(), portion.quantity(), 0, bill.date()));
-    }
   }
 }

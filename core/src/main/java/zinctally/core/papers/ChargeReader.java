@@ -7,7 +7,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import zinctally.core.goods.Item;
 import zinctally.core.number.Spread;
 
 /** Reads charges on goods: which arrivals bear them, and how they are shared. */
@@ -16,7 +15,7 @@ final class ChargeReader {
 
   static Reading charge(Reader in) {
     LocalDate date = in.date();
-    Party who = in.party("supplier", Party.Kind.SUPPLIER);
+    Party who = in.party();
     LocalDate due =
         date == null ? null : in.day("due", date.plusDays(who == null ? 0 : who.termsDays()));
     if (due != null && due.isBefore(date))
@@ -147,23 +146,8 @@ final class ChargeReader {
       return byHand.stream().mapToLong(Long::longValue).toArray();
     }
     String spread = in.draft.field("spread");
-    if (spread.equals("weight")) {
-      List<String> unknown =
-          arrivals.stream()
-              .map(Traded::item)
-              .filter(i -> i.weight() == null)
-              .map(Item::name)
-              .distinct()
-              .toList();
-      if (!unknown.isEmpty()) {
-        in.fault(
-            "spread",
-            "The weight of "
-                + String.join(", ", unknown)
-                + " is not known; write it on the item, or share otherwise.");
-        return null;
-      }
-    }
+    if (spread.equals("weight")
+        && !in.weighed("spread", arrivals.stream().map(Traded::item).toList())) return null;
     long[] weights = arrivals.stream().mapToLong(a -> weight(a, spread)).toArray();
     if (java.util.Arrays.stream(weights).allMatch(w -> w == 0)) {
       in.fault("spread", "That gives none of them a share; share by quantity or by hand.");
@@ -176,13 +160,7 @@ final class ChargeReader {
   private static long weight(Traded arrival, String spread) {
     return switch (spread) {
       case "quantity" -> arrival.quantity();
-      case "weight" ->
-          arrival
-              .item()
-              .weight()
-              .multiply(BigDecimal.valueOf(arrival.quantity()))
-              .setScale(0, java.math.RoundingMode.HALF_UP)
-              .longValueExact();
+      case "weight" -> arrival.item().milligrams(arrival.quantity());
       default -> Math.max(0, arrival.value());
     };
   }

@@ -1,7 +1,9 @@
 package zinctally.core.papers;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -12,6 +14,9 @@ import java.util.Map;
  * @param rows what stands in the line table, by column
  */
 public record Draft(PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {
+  /** The field that keeps what was answered with yes; it belongs to this one paper. */
+  public static final String AGREED = "agreed";
+
   public Draft {
     fields = Map.copyOf(fields);
     List<Map<String, String>> copies = new ArrayList<>(rows.size());
@@ -25,6 +30,25 @@ public record Draft(PaperKind kind, Map<String, String> fields, List<Map<String,
 
   public String cell(int row, String column) {
     return rows.get(row).getOrDefault(column, "").strip();
+  }
+
+  /** What names whom the paper is from or for; empty for a paper of no single party. */
+  public String party() {
+    return kind.side().map(side -> field(side.field())).orElse("");
+  }
+
+  /** Its rows up to the last in which something is typed. */
+  public List<Map<String, String>> typedRows() {
+    int last = rows.size();
+    while (last > 0 && blank(last - 1)) last--;
+    return rows.subList(0, last);
+  }
+
+  /** The same without some fields. */
+  public Draft without(Collection<String> names) {
+    Map<String, String> left = new HashMap<>(fields);
+    left.keySet().removeAll(names);
+    return new Draft(kind, left, rows);
   }
 
   /** Whether nothing is typed in the row. */

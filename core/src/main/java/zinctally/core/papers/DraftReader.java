@@ -15,6 +15,7 @@ public final class DraftReader {
       case BILL, INVOICE -> TradeReader.trade(reader);
       case PURCHASE_ORDER, SALES_ORDER -> OrderReader.order(reader);
       case RECEIPT -> ReceiptReader.receipt(reader);
+      case DELIVERY -> DeliveryReader.delivery(reader);
       case SUPPLIER_CREDIT -> SupplierCreditReader.credit(reader);
       case ADJUSTMENT -> AdjustmentReader.adjustment(reader);
       case CHARGE -> ChargeReader.charge(reader);

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
@@ -13,7 +15,8 @@ import zinctally.core.number.Share;
 
 /**
  * Reads how the goods of a line go on from earlier papers: which receipts a bill is for, which
- * orders or bills a receipt brings goods for. A quantity is taken from one line once only.
+ * orders or bills a receipt brings goods for, and the same for deliveries and invoices. A quantity
+ * is taken from one line once only.
  */
 final class FlowReader {
   private final Reader in;
@@ -22,6 +25,7 @@ final class FlowReader {
   private final Place place;
   private final boolean comesLater;
   private final NumbersReader numbers;
+  private final Trading way;
   private final Map<String, List<Awaited>> papers = new HashMap<>();
   private final Map<Long, Long> takenQuantity = new HashMap<>();
   private final Map<Long, Long> takenValue = new HashMap<>();
@@ -33,129 +37,158 @@ final class FlowReader {
     this.place = place;
     this.comesLater = "later".equals(in.draft.field("goods"));
     this.numbers = new NumbersReader(in);
-  }
-
-  /** Goods of an invoice go with it; what was promised in an order is promised no more. */
-  Flow sold(int row, Item item, long micros) {
-    List<Awaited> named = named(row, "of", "sales order", item);
-    if (named == null) return Flow.NONE;
-    List<Flow.Portion> ordered =
-        named.isEmpty()
-            ? List.of()
-            : ordered(row, item, micros, named, Awaits.PROMISED_INVOICE, "invoiced");
-    boolean asked = item.tracked() && item.stocked();
-    List<Numbered> given = asked ? numbers.leaving(row, item, micros, place) : List.of();
-    return new Flow(
-        item.stocked() ? micros : 0, List.of(), 0, ordered, given == null ? List.of() : given);
+    this.way = Trading.of(in.draft.kind());
   }
 
   /**
-   * Goods or services of a bill.
+   * Goods or services of a bill or invoice.
    *
    * @param net minor units of the line without tax; null while they are not known
    */
-  Flow billed(int row, Item item, long micros, Long net) {
-    List<Awaited> named = named(row, "of", "order or receipt", item);
+  Flow asked(int row, Item item, long micros, Long net) {
+    List<Awaited> named = named(row, "order or " + way.moving().word(), item);
     if (named == null) return Flow.NONE;
-    List<Flow.Portion> before = new ArrayList<>();
-    long left = micros;
-    boolean ofReceipt = !named.isEmpty() && named.get(0).kind() == PaperKind.RECEIPT;
-    for (Awaited receipt : some(named, Awaits.RECEIVED_BILL, item)) {
-      Flow.Portion portion = take(receipt, Math.min(left, open(receipt)));
-      if (portion == null) continue;
-      before.add(portion);
-      left -= portion.quantity();
-      if (receipt.order().bill() != 0)
-        takenQuantity.merge(receipt.order().bill(), portion.quantity(), Long::sum);
-    }
+    boolean ofMoved = !named.isEmpty() && named.get(0).kind() == way.moving();
+    List<Awaited> waiting = some(named, way.goodsWait(), item);
+    if (!way.buying() && !dated(row, waiting)) return Flow.NONE;
+    List<Flow.Portion> before = before(waiting, micros);
+    long left = micros - quantity(before);
     String wanted = in.draft.cell(row, "of");
-    long unbilled =
-        some(named, Awaits.RECEIVED_BILL, item).stream().mapToLong(a -> Math.max(0, open(a))).sum();
+    long unbilled = waiting.stream().mapToLong(a -> Math.max(0, open(a))).sum();
     if (!before.isEmpty() && unbilled > 0)
-      in.notes.add(
-          Fault.at(
-              row,
-              "quantity",
-              say(item, micros)
-                  + " of "
-                  + item.name()
-                  + " are billed; "
-                  + say(item, unbilled)
-                  + " more that came with "
-                  + wanted
-                  + " stay received, not billed."));
+      note(
+          row,
+          "quantity",
+          "%s of %s are %s; %s more that %s with %s stay %s, not %s.",
+          say(item, micros),
+          item.name(),
+          way.billed(),
+          say(item, unbilled),
+          way.came(),
+          wanted,
+          way.moved(),
+          way.billed());
     List<Flow.Portion> ordered = List.of();
     long after = 0;
-    if (ofReceipt && left > 0) {
-      if (some(named, Awaits.RECEIVED_BILL, item).isEmpty()) {
-        in.faults.add(Fault.at(row, "of", item.name() + " did not come with " + wanted + "."));
+    if (ofMoved && left > 0) {
+      if (waiting.isEmpty()) {
+        in.faults.add(
+            Fault.at(
+                row, "of", "%s did not %s with %s.".formatted(item.name(), way.come(), wanted)));
         return Flow.NONE;
       }
-      in.ask(
-          "rows." + row + ".quantity",
-          say(item, micros)
-              + " of "
-              + item.name()
-              + " are billed, and only "
-              + say(item, micros - left)
-              + " came with "
-              + wanted
-              + " and are not billed yet: the other "
-              + say(item, left)
-              + " would be billed before they come.");
+      ask(
+          row,
+          "quantity",
+          "%s of %s are %s, and only %s %s with %s and are not %s yet: the other %s would be %s"
+              + " before they %s.",
+          say(item, micros),
+          item.name(),
+          way.billed(),
+          say(item, micros - left),
+          way.came(),
+          wanted,
+          way.billed(),
+          say(item, left),
+          way.billed(),
+          way.come());
       after = left;
     } else if (!named.isEmpty() && left > 0) {
-      ordered = ordered(row, item, left, named, Awaits.ORDERED_BILL, "billed");
+      ordered = ordered(row, item, left, named, way.orderedPaper(), way.billed());
       if (comesLater && item.stocked()) after = left;
     } else if (left > 0) {
       if (comesLater && item.stocked()) after = left;
-      else if (item.stocked()) notBilledYet(row, item);
+      else if (item.stocked())
+        perhapsTheSame(
+            row,
+            item,
+            way.goodsWait(),
+            " " + way.came() + " with %s and are not " + way.billed() + " yet.",
+            "more " + way.come() + " with this " + way.bill() + ".");
     }
     long now = item.stocked() ? left - after : 0;
     if (net != null) differences(row, item, micros, net, before, ordered);
-    List<Numbered> given =
-        now > 0 && item.tracked() ? numbers.arriving(row, item, now, place) : List.of();
-    return new Flow(now, before, after, ordered, given == null ? List.of() : given);
+    return new Flow(now, before, after, ordered, numbers(row, item, now));
   }
 
-  /** Goods of a receipt: of bills that came first, of orders, or of neither. */
-  Flow received(int row, Item item, long micros) {
-    List<Awaited> named = named(row, "of", "order or bill", item);
+  /** Goods of a receipt or delivery: of papers that asked first, of orders, or of neither. */
+  Flow moved(int row, Item item, long micros) {
+    List<Awaited> named = named(row, "order or " + way.bill(), item);
     if (named == null) return Flow.NONE;
-    List<Flow.Portion> before = new ArrayList<>();
-    long left = micros;
-    for (Awaited bill : some(named, Awaits.BILLED_GOODS, item)) {
-      Flow.Portion portion = take(bill, Math.min(left, open(bill)));
-      if (portion == null) continue;
-      before.add(portion);
-      left -= portion.quantity();
-      if (bill.order().goods() != 0)
-        takenQuantity.merge(bill.order().goods(), portion.quantity(), Long::sum);
-    }
+    List<Awaited> waiting = some(named, way.paperWaits(), item);
+    List<Flow.Portion> before = before(waiting, micros);
+    long left = micros - quantity(before);
     String wanted = in.draft.cell(row, "of");
-    boolean ofBill = !named.isEmpty() && named.get(0).kind() == PaperKind.BILL;
+    boolean ofBill = !named.isEmpty() && named.get(0).kind() == way.asking();
     List<Flow.Portion> ordered = List.of();
     if (ofBill && left > 0) {
-      if (some(named, Awaits.BILLED_GOODS, item).isEmpty()) {
+      if (waiting.isEmpty()) {
         in.faults.add(
-            Fault.at(row, "of", "No " + item.name() + " of " + wanted + " is still to come."));
+            Fault.at(
+                row,
+                "of",
+                "No %s of %s is still to %s.".formatted(item.name(), wanted, way.come())));
         return Flow.NONE;
       }
-      in.ask(
-          "rows." + row + ".quantity",
-          say(item, micros - left)
-              + " of "
-              + item.name()
-              + " are billed on "
-              + wanted
-              + " and still to come; this brings "
-              + say(item, left)
-              + " more, which would wait for another bill.");
+      ask(
+          row,
+          "quantity",
+          "%s of %s are %s on %s and still to %s; this %s %s more, which would wait for another %s.",
+          say(item, micros - left),
+          item.name(),
+          way.billed(),
+          wanted,
+          way.come(),
+          way.buying() ? "brings" : "takes",
+          say(item, left),
+          way.bill());
     } else if (!named.isEmpty() && left > 0)
-      ordered = ordered(row, item, left, named, Awaits.ORDERED_GOODS, "received");
-    else if (left > 0) billedBefore(row, item);
-    List<Numbered> given = item.tracked() ? numbers.arriving(row, item, micros, place) : List.of();
-    return new Flow(left, before, 0, ordered, given == null ? List.of() : given);
+      ordered = ordered(row, item, left, named, way.orderedGoods(), way.moved());
+    else if (left > 0)
+      perhapsTheSame(
+          row,
+          item,
+          way.paperWaits(),
+          " are "
+              + way.billed()
+              + (way.buying() ? " on %s and have not come." : " on %s and have not gone."),
+          "these wait for " + (way.buying() ? "a bill" : "an invoice") + " of their own.");
+    return new Flow(left, before, 0, ordered, numbers(row, item, micros));
+  }
+
+  /** Which lots or serial numbers move; none when something is wrong with them. */
+  private List<Numbered> numbers(int row, Item item, long micros) {
+    if (micros <= 0 || !item.tracked() || !item.stocked()) return List.of();
+    List<Numbered> given =
+        way.buying()
+            ? numbers.arriving(row, item, micros, place)
+            : numbers.leaving(row, item, micros, place);
+    return given == null ? List.of() : given;
+  }
+
+  /** Revenue meets its cost when both goods and invoice have gone: not before the goods went. */
+  private boolean dated(int row, List<Awaited> sent) {
+    Optional<Awaited> later =
+        sent.stream().filter(a -> date != null && date.isBefore(a.date())).findFirst();
+    later.ifPresent(
+        a ->
+            in.faults.add(
+                Fault.at(
+                    row,
+                    "of",
+                    a.number()
+                        + " went on "
+                        + a.date()
+                        + "; an invoice for it is of that day or later.")));
+    return later.isEmpty();
+  }
+
+  private void note(int row, String cell, String says, Object... words) {
+    in.notes.add(Fault.at(row, cell, says.formatted(words)));
+  }
+
+  private void ask(int row, String cell, String says, Object... words) {
+    in.ask("rows." + row + "." + cell, says.formatted(words));
   }
 
   private String say(Item item, long micros) {
@@ -164,6 +197,26 @@ final class FlowReader {
 
   private long open(Awaited awaited) {
     return awaited.openQuantity() - takenQuantity.getOrDefault(awaited.id(), 0L);
+  }
+
+  private static long quantity(List<Flow.Portion> portions) {
+    return portions.stream().mapToLong(Flow.Portion::quantity).sum();
+  }
+
+  /** What the other paper waits for of this one; its order gets it with that. */
+  private List<Flow.Portion> before(List<Awaited> lines, long micros) {
+    List<Flow.Portion> portions = new ArrayList<>();
+    long left = micros;
+    for (Awaited line : lines) {
+      Flow.Portion portion = take(line, Math.min(left, open(line)));
+      if (portion == null) continue;
+      portions.add(portion);
+      left -= portion.quantity();
+      boolean moved = line.what() == way.goodsWait();
+      long ordered = moved ? line.order().bill() : line.order().goods();
+      if (ordered != 0) takenQuantity.merge(ordered, portion.quantity(), Math::addExact);
+    }
+    return portions;
   }
 
   /** Takes some of what an earlier line waits for; null for nothing. */
@@ -182,8 +235,8 @@ final class FlowReader {
   }
 
   /** What the paper named in the row waits for; none when none is named, null when it is wrong. */
-  private List<Awaited> named(int row, String column, String kinds, Item item) {
-    String number = in.draft.cell(row, column);
+  private List<Awaited> named(int row, String kinds, Item item) {
+    String number = in.draft.cell(row, "of");
     if (number.isEmpty()) return List.of();
     List<Awaited> found =
         papers.computeIfAbsent(
@@ -192,12 +245,14 @@ final class FlowReader {
       in.faults.add(
           Fault.at(
               row,
-              column,
+              "of",
               "No "
                   + kinds
                   + " \""
                   + number
-                  + "\" that waits for goods or a bill is posted here."));
+                  + "\" that waits for goods or "
+                  + (way.buying() ? "a bill" : "an invoice")
+                  + " is posted here."));
       return null;
     }
     Awaited first =
@@ -206,32 +261,28 @@ final class FlowReader {
             .findFirst()
             .orElse(found.get(0));
     if (who != null && first.party() != who.id()) {
-      in.faults.add(Fault.at(row, column, number + " is not " + who.name() + "'s."));
+      in.faults.add(Fault.at(row, "of", number + " is not " + who.name() + "'s."));
       return null;
     }
-    boolean goods = in.draft.kind() == PaperKind.RECEIPT || !comesLater;
+    boolean goods = in.draft.kind() == way.moving() || !comesLater;
     boolean order =
         first.kind() == PaperKind.PURCHASE_ORDER || first.kind() == PaperKind.SALES_ORDER;
     if (order && goods && date != null && date.isBefore(first.date())) {
       in.faults.add(
           Fault.at(
-              row, column, number + " is of " + first.date() + "; its goods cannot come before."));
+              row,
+              "of",
+              "%s is of %s; its goods cannot %s before."
+                  .formatted(number, first.date(), way.come())));
       return null;
     }
     if (order && !first.order().open()) {
-      in.faults.add(Fault.at(row, column, number + " is not approved yet."));
+      in.faults.add(Fault.at(row, "of", number + " is not approved yet."));
       return null;
     }
+    Set<Awaits> brings = Awaits.broughtBy(in.draft.kind());
     found.stream()
-        .filter(
-            a ->
-                a.item().id() == item.id()
-                    && (in.draft.kind() == PaperKind.RECEIPT
-                        ? a.what() == Awaits.ORDERED_GOODS
-                            || a.what() == Awaits.BILLED_GOODS && first.kind() == PaperKind.BILL
-                        : a.what() == Awaits.RECEIVED_BILL
-                            || a.what() == Awaits.ORDERED_BILL
-                            || a.what() == Awaits.PROMISED_INVOICE))
+        .filter(a -> a.item().id() == item.id() && brings.contains(a.what()))
         .findFirst()
         .ifPresent(a -> in.awaited(row, say(item, Math.max(0, open(a)))));
     return found;
@@ -277,10 +328,10 @@ final class FlowReader {
     return portions;
   }
 
-  /** Goods of this kind wait for a bill from this supplier: is it the same ones? */
-  private void notBilledYet(int row, Item item) {
+  /** Goods of this kind wait for a bill, or a bill for its goods: are these the same? */
+  private void perhapsTheSame(int row, Item item, Awaits what, String waits, String otherwise) {
     if (who == null || who.id() == 0) return;
-    in.book.awaited(Awaits.RECEIVED_BILL, who.id(), item.id()).stream()
+    in.book.awaited(what, who.id(), item.id()).stream()
         .filter(a -> open(a) > 0)
         .findFirst()
         .ifPresent(
@@ -290,28 +341,9 @@ final class FlowReader {
                     say(item, open(a))
                         + " of "
                         + item.name()
-                        + " came with "
-                        + a.number()
-                        + " and are not billed yet. If these are the same, name that receipt;"
-                        + " if not, more come with this bill."));
-  }
-
-  private void billedBefore(int row, Item item) {
-    if (who == null || who.id() == 0) return;
-    in.book.awaited(Awaits.BILLED_GOODS, who.id(), item.id()).stream()
-        .filter(a -> open(a) > 0)
-        .findFirst()
-        .ifPresent(
-            a ->
-                in.ask(
-                    "rows." + row + ".of",
-                    say(item, open(a))
-                        + " of "
-                        + item.name()
-                        + " are billed on "
-                        + a.number()
-                        + " and have not come. If these are the same, name that bill;"
-                        + " if not, these wait for a bill of their own."));
+                        + waits.formatted(a.number())
+                        + " If these are the same, name that paper; if not, "
+                        + otherwise));
   }
 
   /** Says by how much the bill differs from what was expected. */
@@ -322,8 +354,8 @@ final class FlowReader {
       long net,
       List<Flow.Portion> before,
       List<Flow.Portion> ordered) {
-    long received = before.stream().mapToLong(Flow.Portion::quantity).sum();
-    if (received > 0) {
+    long received = quantity(before);
+    if (received > 0 && way.buying()) {
       long expected = before.stream().mapToLong(Flow.Portion::value).sum();
       Awaited receipt = before.get(0).of();
       boolean fromOrder =
@@ -360,7 +392,7 @@ final class FlowReader {
             row,
             "price",
             item.name()
-                + " is billed "
+                + (way.buying() ? " is billed " : " is invoiced ")
                 + Figures.grouped(each, digits)
                 + (difference > 0 ? " over " : " under ")
                 + than

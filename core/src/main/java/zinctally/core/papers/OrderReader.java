@@ -17,10 +17,7 @@ final class OrderReader {
   static Reading order(Reader in) {
     LocalDate date = in.date();
     boolean buying = in.draft.kind() == PaperKind.PURCHASE_ORDER;
-    Party who =
-        buying
-            ? in.party("supplier", Party.Kind.SUPPLIER)
-            : in.party("customer", Party.Kind.CUSTOMER);
+    Party who = in.party();
     String reference = in.text("reference");
     boolean when = !in.draft.field("expected").isEmpty();
     LocalDate expected = when ? in.day("expected", null) : null;

@@ -15,6 +15,7 @@ public sealed interface Paper
         Return,
         Order,
         Receipt,
+        Delivery,
         SupplierCredit,
         Payment,
         HandJournal,

@@ -2,6 +2,7 @@ package zinctally.core.papers;
 
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 
 /** The papers that can be written. */
 public enum PaperKind {
@@ -16,6 +17,7 @@ public enum PaperKind {
   SUPPLIER_CREDIT("Supplier's credit note", "SC", "buy"),
   SUPPLIER_PAYMENT("Payment to supplier", "PS", "buy"),
   SALES_ORDER("Sales order", "SO", "sell"),
+  DELIVERY("Delivery", "D", "sell"),
   INVOICE("Invoice", "INV", "sell"),
   CUSTOMER_RETURN("Customer return", "RC", "sell"),
   CUSTOMER_PAYMENT("Payment from customer", "PC", "sell"),
@@ -38,6 +40,11 @@ public enum PaperKind {
     return words;
   }
 
+  /** What it is called inside a sentence: {@code bill}, {@code delivery}. */
+  String word() {
+    return this == BILL ? "bill" : words.toLowerCase(Locale.ROOT);
+  }
+
   /** What its numbers start with. */
   public String prefix() {
     return prefix;
@@ -46,6 +53,15 @@ public enum PaperKind {
   /** The area of the thumb index it belongs to. */
   public String area() {
     return area;
+  }
+
+  /** Whom it is from or for; empty for a paper of no single party. */
+  public Optional<Party.Kind> side() {
+    return switch (area) {
+      case "buy" -> Optional.of(Party.Kind.SUPPLIER);
+      case "sell" -> Optional.of(Party.Kind.CUSTOMER);
+      default -> Optional.empty();
+    };
   }
 
   /** Its word in addresses: {@code supplier-payment}. */

@@ -1,5 +1,7 @@
 package zinctally.core.papers;
 
+import java.util.Locale;
+
 /**
  * A supplier or customer.
  *
@@ -11,6 +13,11 @@ public record Party(long id, Kind kind, String name, int termsDays, boolean acti
   /** Which side of trade. */
   public enum Kind {
     SUPPLIER,
-    CUSTOMER
+    CUSTOMER;
+
+    /** What the field of a paper is called that names it. */
+    public String field() {
+      return name().toLowerCase(Locale.ROOT);
+    }
   }
 }

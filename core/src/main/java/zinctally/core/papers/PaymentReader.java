@@ -17,9 +17,7 @@ final class PaymentReader {
   static Reading payment(Reader in) {
     boolean paying = in.draft.kind() == PaperKind.SUPPLIER_PAYMENT;
     LocalDate date = in.date();
-    Party who =
-        in.party(
-            paying ? "supplier" : "customer", paying ? Party.Kind.SUPPLIER : Party.Kind.CUSTOMER);
+    Party who = in.party();
     Account money = moneyAccount(in);
     BigDecimal typed = amount(in);
     String reference = in.text("reference");

@@ -3,6 +3,7 @@ package zinctally.core.papers;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntToLongFunction;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Position;
 import zinctally.core.goods.Lot;
@@ -79,11 +80,6 @@ public record Plan(
         Elsewhere of) {
       this(line, kind, item, quantity, value, target, contra, of, null, null);
     }
-
-    /** The line of the paper it is of. */
-    public int row() {
-      return line % PART;
-    }
   }
 
   /**
@@ -127,7 +123,8 @@ public record Plan(
    * Something a line waits for.
    *
    * @param quantity millionths
-   * @param value minor units at which it stands on its account; zero for an order
+   * @param value minor units at which it stands on its account; zero for an order, {@link #AT_COST}
+   *     while the cost of goods that go is not worked out
    * @param orderPaper the order it goes on from; zero for none
    */
   public record Wait(
@@ -138,7 +135,15 @@ public record Plan(
       long quantity,
       long value,
       long orderPaper,
-      int orderLine) {}
+      int orderLine) {
+    /** The value of what stands at the cost that its line's goods will turn out to have. */
+    public static final long AT_COST = Long.MIN_VALUE;
+
+    /** The same at a cost. */
+    public Wait at(long cost) {
+      return new Wait(line, what, item, party, quantity, cost, orderPaper, orderLine);
+    }
+  }
 
   /**
    * Some of what an earlier paper's line waits for.
@@ -147,6 +152,15 @@ public record Plan(
    * @param value minor units taken off its account
    */
   public record Fill(int line, long awaited, long quantity, long value, LocalDate on) {}
+
+  /** The same with what stands at cost at the cost of its line. */
+  public Plan costing(IntToLongFunction costOfLine) {
+    List<Wait> costed =
+        awaits.stream()
+            .map(w -> w.value == Wait.AT_COST ? w.at(costOfLine.applyAsLong(w.line())) : w)
+            .toList();
+    return new Plan(events, moves, lines, dues, settlements, costed, fills);
+  }
 
   /** Lots that are named for the first time. */
   public List<Lot> newLots() {

@@ -49,7 +49,8 @@ final class Reader {
    */
   void ask(String cell, String says) {
     Fault question = new Fault(cell, says).asked();
-    boolean answered = List.of(draft.field("agreed").split("\\s+")).contains(question.question());
+    boolean answered =
+        List.of(draft.field(Draft.AGREED).split("\\s+")).contains(question.question());
     if (answered) notes.add(new Fault(cell, says));
     else faults.add(question);
   }
@@ -121,12 +122,14 @@ final class Reader {
     }
   }
 
-  Party party(String field, Party.Kind kind) {
-    return party(field, draft.field(field), kind);
+  /** Whom the paper is from or for. */
+  Party party() {
+    Party.Kind side = draft.kind().side().orElseThrow();
+    return party(side.field(), draft.party(), side);
   }
 
   Party party(String cell, String name, Party.Kind kind) {
-    String who = kind == Party.Kind.SUPPLIER ? "supplier" : "customer";
+    String who = kind.field();
     if (name.isEmpty()) {
       fault(cell, "Which " + who + "? A name is enough.");
       return null;
@@ -245,6 +248,26 @@ final class Reader {
 
   String say(long minor) {
     return book.rules().coin().say(minor);
+  }
+
+  /** Asks when another paper of this kind from them bears their number. */
+  void askSameNumber(Party who, String theirNumber) {
+    if (who == null || who.id() == 0 || theirNumber.isEmpty()) return;
+    book.sameNumber(draft.kind(), who.id(), theirNumber)
+        .ifPresent(other -> ask("their_number", other + " bears the same number."));
+  }
+
+  /** Whether the weight of all these is known; says of which it is not. */
+  boolean weighed(String field, List<Item> items) {
+    List<String> unknown =
+        items.stream().filter(i -> i.weight() == null).map(Item::name).distinct().toList();
+    if (unknown.isEmpty()) return true;
+    fault(
+        field,
+        "The weight of "
+            + String.join(", ", unknown)
+            + " is not known; write it on the item, or share otherwise.");
+    return false;
   }
 
   /** The price of a row for one of the unit typed; null when it is wrong, or empty and may be. */

@@ -15,12 +15,9 @@ final class ReceiptReader {
 
   static Reading receipt(Reader in) {
     LocalDate date = in.date();
-    Party who = in.party("supplier", Party.Kind.SUPPLIER);
+    Party who = in.party();
     String number = in.text("their_number");
-    if (who != null && who.id() != 0 && !number.isEmpty())
-      in.book
-          .sameNumber(PaperKind.RECEIPT, who.id(), number)
-          .ifPresent(other -> in.ask("their_number", other + " bears the same number."));
+    in.askSameNumber(who, number);
     Place place = in.place("place", in.draft.field("place"));
     FlowReader flows = new FlowReader(in, who, date, place);
     List<Receipt.Line> lines = new ArrayList<>();
@@ -46,7 +43,7 @@ final class ReceiptReader {
     String unit = quantity == null ? item.units().base().sign() : quantity.unit().sign();
     in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), unit, null));
     if (quantity == null || in.faults.size() > before) return null;
-    Flow flow = flows.received(row, item, quantity.quantity().micros());
+    Flow flow = flows.moved(row, item, quantity.quantity().micros());
     Long unbilled =
         flow.now() == 0 ? Long.valueOf(0) : expected(in, row, item, quantity, price, flow);
     if (unbilled == null) return null;

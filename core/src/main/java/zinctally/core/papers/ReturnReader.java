@@ -27,10 +27,7 @@ final class ReturnReader {
     this.in = in;
     toSupplier = in.draft.kind() == PaperKind.SUPPLIER_RETURN;
     date = in.date();
-    who =
-        in.party(
-            toSupplier ? "supplier" : "customer",
-            toSupplier ? Party.Kind.SUPPLIER : Party.Kind.CUSTOMER);
+    who = in.party();
     place = in.place("place", in.draft.field("place"));
     numbers = new NumbersReader(in);
   }
@@ -174,26 +171,11 @@ final class ReturnReader {
     for (Traded of : some) {
       long part = Math.min(wanted, Math.max(0, left(of)));
       if (part == 0) continue;
-      parts.add(new Return.Part(of, part, takeLots(lots, part)));
+      parts.add(new Return.Part(of, part, Numbered.take(lots, part)));
       taken.merge(key(of), part, Long::sum);
       wanted -= part;
     }
     return parts;
-  }
-
-  /** The first of the given lots that make up a part. */
-  private static List<Numbered> takeLots(List<Numbered> lots, long micros) {
-    List<Numbered> some = new ArrayList<>();
-    long wanted = micros;
-    while (wanted > 0 && !lots.isEmpty()) {
-      Numbered first = lots.remove(0);
-      long part = Math.min(wanted, first.quantity());
-      some.add(new Numbered(first.lot(), part, first.arrival()));
-      if (part < first.quantity())
-        lots.add(0, new Numbered(first.lot(), first.quantity() - part, first.arrival()));
-      wanted -= part;
-    }
-    return some;
   }
 
   private List<Return.Part> bySerial(int row, List<Traded> goods, List<Numbered> given) {

@@ -44,19 +44,34 @@ final class Stocking {
     moves(row, item, place, micros, 1, numbers);
   }
 
-  /** Goods that go out, at the cost the pool gives. */
-  void out(int row, Item item, Place place, long micros, long contra, List<Numbered> numbers) {
+  /**
+   * Goods that go out, at the cost the pool gives.
+   *
+   * @param firstPart how many parts of the line have gone before
+   * @return how many have gone with these
+   */
+  int out(
+      int row,
+      int firstPart,
+      Item item,
+      Place place,
+      long micros,
+      long contra,
+      List<Numbered> numbers) {
+    if (micros == 0) return firstPart;
     if (item.tracking() == Tracking.SERIAL) {
-      for (int part = 0; part < numbers.size(); part++) {
-        Numbered one = numbers.get(part);
-        int line = row + part * Plan.PART;
+      int part = firstPart;
+      for (Numbered one : numbers) {
+        int line = row + part++ * Plan.PART;
         event(line, EventKind.OUT, item, one.quantity(), 0, one.arrival(), contra, null, one.lot());
         move(line, item, place, -one.quantity(), one.lot());
       }
-      return;
+      return part;
     }
-    event(row, EventKind.OUT, item, micros, 0, 0, contra, null, null);
-    moves(row, item, place, micros, -1, numbers);
+    int line = row + firstPart * Plan.PART;
+    event(line, EventKind.OUT, item, micros, 0, 0, contra, null, null);
+    moves(line, item, place, micros, -1, numbers);
+    return firstPart + 1;
   }
 
   /** Goods that go back to where they came from: out of an arrival, or back from a sale. */

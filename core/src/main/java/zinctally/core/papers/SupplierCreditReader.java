@@ -14,12 +14,9 @@ final class SupplierCreditReader {
 
   static Reading credit(Reader in) {
     LocalDate date = in.date();
-    Party who = in.party("supplier", Party.Kind.SUPPLIER);
+    Party who = in.party();
     String number = in.text("their_number");
-    if (who != null && who.id() != 0 && !number.isEmpty())
-      in.book
-          .sameNumber(PaperKind.SUPPLIER_CREDIT, who.id(), number)
-          .ifPresent(other -> in.ask("their_number", other + " bears the same number."));
+    in.askSameNumber(who, number);
     List<SupplierCredit.Line> lines = new ArrayList<>();
     Set<Long> seen = new HashSet<>();
     for (int row = 0; row < in.draft.rows().size(); row++) {

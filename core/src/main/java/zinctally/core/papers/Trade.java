@@ -1,7 +1,5 @@
 package zinctally.core.papers;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -68,40 +66,45 @@ public record Trade(
 
   /**
    * Goods of a bill come in at their price without reclaimable tax (IAS 2 paragraph 11); goods of
-   * an invoice go out at the cost the pool gives, to cost of goods sold (IAS 2 paragraph 34). What
-   * came before its bill was valued at the price expected; what the bill asks beyond that belongs
-   * to the cost of those goods.
+   * an invoice go out at the cost the pool gives, to cost of goods sold in the period in which
+   * their revenue is recognised (IAS 2 paragraph 34). What came before its bill was valued at the
+   * price expected; what the bill asks beyond that belongs to the cost of those goods.
    */
   @Override
   public Plan plan(Catalogue book) {
     boolean buying = kind == PaperKind.BILL;
     Stocking stock = new Stocking();
-    Billing billing = new Billing(this, book, stock);
     List<JournalLine> known = new ArrayList<>();
+    List<Plan.Wait> awaits = new ArrayList<>();
+    List<Plan.Fill> fills = new ArrayList<>();
+    Billing billing = new Billing(this, book, stock, known, awaits, fills);
+    Invoicing invoicing = new Invoicing(this, book, stock, known, awaits, fills);
     Map<Integer, Long> charges = charges();
     for (TradeLine line : lines) {
       if (buying && line.moves()) billing.add(line.bearing(charges.getOrDefault(line.row(), 0L)));
-      else if (line.moves())
-        stock.out(
-            line.row(),
-            line.item(),
-            place,
-            line.quantity().micros(),
-            line.item().costAccount(),
-            line.flow().numbers());
-      billing.ordered(line);
+      else if (line.moves()) invoicing.add(line);
+      ordered(line, fills);
       boolean spread = line.item() == null && bears != Bears.EXPENSE;
-      if ((!buying || !line.moves()) && !spread) known.add(revenueOrExpense(line, buying));
+      if (!line.moves() && !spread) known.add(revenueOrExpense(line, buying));
     }
-    known.addAll(billing.known);
     long total = buying ? -total() : total();
     Role taxRole = buying ? Role.PURCHASE_TAX : Role.SALES_TAX;
     byRate().forEach((rate, tax) -> known.add(taxLine(book, taxRole, rate, buying ? tax : -tax)));
     Role control = buying ? Role.PAYABLES : Role.RECEIVABLES;
     known.add(new JournalLine(book.account(control).id(), 0, who.id(), total, ""));
     Plan.Due owed = new Plan.Due(who.id(), theirNumber, date, due, total, who);
-    return new Plan(
-        stock.events, stock.moves, known, List.of(owed), List.of(), billing.awaits, billing.fills);
+    return new Plan(stock.events, stock.moves, known, List.of(owed), List.of(), awaits, fills);
+  }
+
+  /** What a line brings of orders. */
+  private void ordered(TradeLine line, List<Plan.Fill> fills) {
+    for (Flow.Portion portion : line.flow().ordered()) {
+      Awaited.Order order = portion.of().order();
+      if (order.bill() != 0)
+        fills.add(new Plan.Fill(line.row(), order.bill(), portion.quantity(), 0, date));
+      if (line.flow().now() > 0 && order.goods() != 0)
+        fills.add(new Plan.Fill(line.row(), order.goods(), portion.quantity(), 0, date));
+    }
   }
 
   /** What each line of goods bears of the paper's own charges, minor units by row. */
@@ -121,18 +124,13 @@ public record Trade(
   }
 
   /** What a line of goods counts for when charges are shared. */
-  long weight(TradeLine line) {
+  private long weight(TradeLine line) {
     long micros = line.quantity().micros();
     return switch (bears) {
       case EXPENSE -> 0;
       case VALUE -> line.net();
       case QUANTITY -> micros;
-      case WEIGHT ->
-          line.item()
-              .weight()
-              .multiply(BigDecimal.valueOf(micros))
-              .setScale(0, RoundingMode.HALF_UP)
-              .longValueExact();
+      case WEIGHT -> line.item().milligrams(micros);
     };
   }
 

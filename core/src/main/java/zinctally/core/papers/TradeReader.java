@@ -18,17 +18,13 @@ final class TradeReader {
   static Reading trade(Reader in) {
     boolean buying = in.draft.kind() == PaperKind.BILL;
     LocalDate date = in.date();
-    Party.Kind side = buying ? Party.Kind.SUPPLIER : Party.Kind.CUSTOMER;
-    Party who = in.party(buying ? "supplier" : "customer", side);
+    Party who = in.party();
     int terms = who == null ? 0 : who.termsDays();
     LocalDate due = date == null ? null : in.day("due", date.plusDays(terms));
     if (due != null && date != null && due.isBefore(date))
       in.fault("due", "Due on " + due + ", which is before the paper's date " + date + ".");
     String number = in.text(buying ? "their_number" : "reference");
-    if (buying && who != null && who.id() != 0 && !number.isEmpty())
-      in.book
-          .sameNumber(PaperKind.BILL, who.id(), number)
-          .ifPresent(other -> in.ask("their_number", other + " bears the same number."));
+    if (buying) in.askSameNumber(who, number);
     Place place = in.place("place", in.draft.field("place"));
     boolean taxIncluded = "included".equals(in.draft.field("prices"));
     FlowReader flows = new FlowReader(in, who, date, place);
@@ -57,22 +53,9 @@ final class TradeReader {
     List<TradeLine> goods = lines.stream().filter(TradeLine::moves).toList();
     if (bears == Trade.Bears.EXPENSE || lines.stream().allMatch(l -> l.item() != null))
       return Trade.Bears.EXPENSE;
-    List<String> unknown =
-        bears != Trade.Bears.WEIGHT
-            ? List.of()
-            : goods.stream()
-                .map(TradeLine::item)
-                .filter(i -> i.weight() == null)
-                .map(Item::name)
-                .distinct()
-                .toList();
-    if (!unknown.isEmpty())
-      in.fault(
-          "charges",
-          "The weight of "
-              + String.join(", ", unknown)
-              + " is not known; write it on the item, or share otherwise.");
-    else if (goods.isEmpty())
+    List<Item> items = goods.stream().map(TradeLine::item).toList();
+    if (bears == Trade.Bears.WEIGHT && !in.weighed("charges", items)) return bears;
+    if (goods.isEmpty())
       in.fault(
           "charges",
           "There are no goods on this bill to bear its charges; write Charges on goods instead.");
@@ -97,12 +80,9 @@ final class TradeReader {
     Units.Typed quantity =
         one
             ? units.read("1").orElseThrow()
-            : item == null && account.isEmpty() ? null : in.quantity(row, units);
-    if (quantity != null && quantity.quantity().signum() <= 0) {
-      in.faults.add(
-          Fault.at(
-              row, "quantity", "The quantity must be above zero; what comes back is a return."));
-    }
+            : item == null && account.isEmpty()
+                ? null
+                : in.above(row, units, "; what comes back is a return.");
     if (item == null && account.isEmpty()) return null;
     BigDecimal price = in.price(row, true);
     BigDecimal discount = buying ? BigDecimal.ZERO : discount(in, row);
@@ -122,11 +102,8 @@ final class TradeReader {
         rate == null || shown == null ? 0 : taxIncluded ? rate.within(shown) : rate.onNet(shown);
     Long net = shown == null ? null : Long.valueOf(taxIncluded ? shown - tax : shown);
     Flow flow = Flow.NONE;
-    if (item != null && quantity != null && quantity.quantity().signum() > 0)
-      flow =
-          buying
-              ? flows.billed(row, item, quantity.quantity().micros(), net)
-              : flows.sold(row, item, quantity.quantity().micros());
+    if (item != null && quantity != null)
+      flow = flows.asked(row, item, quantity.quantity().micros(), net);
     if (in.faults.size() == faultsBefore && net != null) {
       return new TradeLine(
           row,

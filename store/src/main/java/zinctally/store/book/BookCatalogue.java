@@ -34,6 +34,7 @@ import zinctally.core.units.Units;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemRows;
 import zinctally.store.ledger.AccountStore;
+import zinctally.store.listing.BuyListings;
 
 /** What the book knows, looked up once for one reading and remembered while it lasts. */
 public final class BookCatalogue implements Catalogue {
@@ -357,15 +358,14 @@ public final class BookCatalogue implements Catalogue {
               (select coalesce(sum(quantity), 0) from place_stock where item_id = :item)
                 as everywhere,
               (select coalesce(sum(a.open_quantity), 0) from awaited a
-               where a.item_id = :item and a.what = 'PROMISED_GOODS' and a.open_quantity > 0
-                 and a.paper_id <> :amends) as promised,
+               where a.item_id = :item and a.paper_id <> :amends and %s) as promised,
               (select coalesce(sum(a.open_quantity), 0) from awaited a
-               where a.item_id = :item and a.open_quantity > 0 and (a.what = 'ORDERED_GOODS'
-                 or a.what = 'BILLED_GOODS' and a.order_paper = 0)) as on_order,
+               where a.item_id = :item and %s) as on_order,
               (select min(d.expected) from awaited a join order_head d on d.paper_id = a.paper_id
                where a.item_id = :item and a.what = 'ORDERED_GOODS' and a.open_quantity > 0)
                 as expected
-            """)
+            """
+                .formatted(BuyListings.PROMISED, BuyListings.ON_ORDER))
         .param("item", item)
         .param("place", place)
         .param("amends", amends)

@@ -1,5 +1,6 @@
 package zinctally.store.book;
 
+import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
@@ -8,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.goods.Item;
@@ -35,7 +37,7 @@ final class EarlierPapers {
 
   private static final String AWAITED =
       """
-      select a.*, p.kind, p.number, p.date, p.reference, l.net, l.price, l.unit,
+      select a.*, p.kind, p.number, p.date, l.net, l.price,
         t.id as rate, t.code, t.name, t.percent,
         coalesce((select sum(f.quantity) from fulfilment f
                   where f.awaited_id = a.id and f.paper_id = :amends), 0) as own_quantity,
@@ -59,7 +61,13 @@ final class EarlierPapers {
       join book b on b.id = 1
       where p.id <> :amends and\s""";
 
-  private record Row(long item, Awaited awaited) {}
+  /** A row, to be completed with its item and with what came in with it. */
+  private record Row(
+      long item,
+      long paper,
+      int line,
+      Awaits what,
+      BiFunction<Item, List<Awaited.Arrival>, Awaited> complete) {}
 
   List<Awaited> awaited(String number, long amends) {
     List<Long> paper =
@@ -76,12 +84,16 @@ final class EarlierPapers {
         amends);
   }
 
+  private static final String OPEN = "a.open_quantity > 0";
+  private static final String OR_BROUGHT =
+      " or a.id in (select awaited_id from fulfilment where paper_id = :amends)";
+
   List<Awaited> awaited(Awaits what, long party, long amends) {
     return rows(
         sql.sql(
                 AWAITED
-                    + "a.what = :what and a.party_id = :party and (a.open_quantity > 0 or a.id in"
-                    + " (select awaited_id from fulfilment where paper_id = :amends))"
+                    + "a.what = :what and a.party_id = :party and "
+                    + (amends == 0 ? OPEN : "(" + OPEN + OR_BROUGHT + ")")
                     + " order by p.date, p.id, a.line")
             .param("what", what.name())
             .param("party", party),
@@ -96,11 +108,9 @@ final class EarlierPapers {
     return rows.stream()
         .map(
             r ->
-                complete(
-                    r.awaited,
+                r.complete.apply(
                     found.get(r.item),
-                    arrivals.getOrDefault(
-                        List.of(r.awaited.paper(), (long) r.awaited.line()), List.of())))
+                    arrivals.getOrDefault(List.of(r.paper, (long) r.line), List.of())))
         .toList();
   }
 
@@ -108,9 +118,8 @@ final class EarlierPapers {
     Map<List<Long>, List<Awaited.Arrival>> arrivals = new HashMap<>();
     List<Long> receipts =
         rows.stream()
-            .map(Row::awaited)
-            .filter(a -> a.what() == Awaits.RECEIVED_BILL)
-            .map(Awaited::paper)
+            .filter(r -> r.what == Awaits.RECEIVED_BILL)
+            .map(Row::paper)
             .distinct()
             .toList();
     if (receipts.isEmpty()) return arrivals;
@@ -131,29 +140,6 @@ final class EarlierPapers {
     return arrivals;
   }
 
-  private static Awaited complete(Awaited a, Item item, List<Awaited.Arrival> arrivals) {
-    return new Awaited(
-        a.id(),
-        a.what(),
-        a.kind(),
-        a.paper(),
-        a.number(),
-        a.date(),
-        a.reference(),
-        a.party(),
-        a.line(),
-        item,
-        a.quantity(),
-        a.openQuantity(),
-        a.openValue(),
-        a.net(),
-        a.price(),
-        a.unit(),
-        a.rate(),
-        a.order(),
-        arrivals);
-  }
-
   private static Row row(ResultSet row, int n) throws SQLException {
     Awaited.Order order =
         row.getLong("order_id") == 0
@@ -167,28 +153,44 @@ final class EarlierPapers {
                 row.getLong("order_net"),
                 row.getLong("order_quantity"),
                 row.getBoolean("approved"));
+    long id = row.getLong("id");
+    Awaits what = Awaits.valueOf(row.getString("what"));
+    PaperKind kind = PaperKind.valueOf(row.getString("kind"));
+    long paper = row.getLong("paper_id");
+    String number = row.getString("number");
+    LocalDate date = row.getObject("date", LocalDate.class);
+    long party = row.getLong("party_id");
+    int line = row.getInt("line");
+    long quantity = row.getLong("quantity");
+    long openQuantity = row.getLong("open_quantity") + row.getLong("own_quantity");
+    long openValue = row.getLong("open_value") + row.getLong("own_value");
+    long net = row.getLong("net");
+    BigDecimal price = row.getBigDecimal("price");
+    TaxRate rate = rate(row);
     return new Row(
         row.getLong("item_id"),
-        new Awaited(
-            row.getLong("id"),
-            Awaits.valueOf(row.getString("what")),
-            PaperKind.valueOf(row.getString("kind")),
-            row.getLong("paper_id"),
-            row.getString("number"),
-            row.getObject("date", LocalDate.class),
-            row.getString("reference"),
-            row.getLong("party_id"),
-            row.getInt("line"),
-            null,
-            row.getLong("quantity"),
-            row.getLong("open_quantity") + row.getLong("own_quantity"),
-            row.getLong("open_value") + row.getLong("own_value"),
-            row.getLong("net"),
-            row.getBigDecimal("price"),
-            row.getString("unit"),
-            rate(row),
-            order,
-            List.of()));
+        paper,
+        line,
+        what,
+        (item, arrivals) ->
+            new Awaited(
+                id,
+                what,
+                kind,
+                paper,
+                number,
+                date,
+                party,
+                line,
+                item,
+                quantity,
+                openQuantity,
+                openValue,
+                net,
+                price,
+                rate,
+                order,
+                arrivals));
   }
 
   private static TaxRate rate(ResultSet row) throws SQLException {
@@ -201,7 +203,7 @@ final class EarlierPapers {
             row.getBigDecimal("percent"));
   }
 
-  /** The paper's own goods; goods received before it was billed; goods that came after. */
+  /** The paper's own goods; goods that moved before it; goods that moved after. */
   private static final String GOODS =
       """
       select e.id as event, e.line % :part as line, e.quantity from cost_event e
@@ -210,19 +212,21 @@ final class EarlierPapers {
       select e.id, f.line, if(e.lot_id = 0, least(f.quantity, e.quantity), e.quantity) from (
         select awaited_id, line, sum(quantity) as quantity from fulfilment
         where paper_id = :paper group by awaited_id, line having quantity > 0) f
-      join awaited a on a.id = f.awaited_id and a.what = 'RECEIVED_BILL'
+      join awaited a on a.id = f.awaited_id and a.what in ('RECEIVED_BILL', 'SENT_INVOICE')
       join cost_event e on e.paper_id = a.paper_id and e.line % :part = a.line and not e.gone
-        and e.kind = 'IN'
-      where :kind = 'BILL'
+        and (e.kind = 'IN' or e.kind = 'OUT' and e.contra_account in (
+          select id from account where role = 'SENT_NOT_INVOICED'))
+      where :kind in ('BILL', 'INVOICE')
       union all
       select e.id, f.line, if(e.lot_id = 0, least(f.quantity, e.quantity), e.quantity) from (
-        select f.paper_id, f.line as receipt_line, a.line, sum(f.quantity) as quantity
+        select f.paper_id, f.line as moved_line, a.line, sum(f.quantity) as quantity
         from awaited a join fulfilment f on f.awaited_id = a.id and f.paper_id <> a.paper_id
-        where a.paper_id = :paper and a.what = 'BILLED_GOODS'
+        where a.paper_id = :paper and a.what in ('BILLED_GOODS', 'INVOICED_GOODS')
         group by f.paper_id, f.line, a.line having quantity > 0) f
-      join cost_event e on e.paper_id = f.paper_id and e.line % :part = f.receipt_line
-        and not e.gone and e.kind = 'IN'
-      where :kind = 'BILL'""";
+      join cost_event e on e.paper_id = f.paper_id and e.line % :part = f.moved_line
+        and not e.gone and (e.kind = 'IN' or e.kind = 'OUT' and e.contra_account not in (
+          select id from account where role = 'SENT_NOT_INVOICED'))
+      where :kind in ('BILL', 'INVOICE')""";
 
   List<Traded> traded(String number, long amends) {
     record Head(long id, PaperKind kind, String number, LocalDate date, long party) {}

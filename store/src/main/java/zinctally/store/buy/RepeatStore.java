@@ -21,7 +21,7 @@ import zinctally.store.paper.DraftText;
 @Repository
 public class RepeatStore {
   private static final List<String> EACH_TIME_ANEW =
-      List.of("date", "due", "their_number", "reference", "expected", "agreed");
+      List.of("date", "due", "their_number", "reference", "expected", Draft.AGREED);
   private final JdbcClient sql;
   private final DraftStore drafts;
 
@@ -60,8 +60,6 @@ public class RepeatStore {
 
   /** Sets a paper to repeat; what is new each time is left out of it. */
   public long add(String title, Draft text, Repetition repetition, String login) {
-    Map<String, String> fields = new HashMap<>(text.fields());
-    EACH_TIME_ANEW.forEach(fields::remove);
     GeneratedKeyHolder key = new GeneratedKeyHolder();
     sql.sql(
             """
@@ -70,7 +68,7 @@ public class RepeatStore {
             """)
         .params(
             text.kind().name(),
-            DraftText.write(new Draft(text.kind(), fields, text.rows())),
+            DraftText.write(text.without(EACH_TIME_ANEW)),
             title,
             repetition.every().name(),
             repetition.start(),

@@ -10,6 +10,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.papers.Catalogue;
+import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.Listing;
 
 /** Suppliers: what is known of each, what is owed to them. */
 @Repository
@@ -23,7 +25,6 @@ public class SupplierStore {
   /**
    * @param termsDays days from a bill's date until it is due
    * @param account the account its bills usually go to; zero for none
-   * @param codes what it calls our items, by item
    */
   public record Card(
       long id,
@@ -35,8 +36,7 @@ public class SupplierStore {
       String phone,
       String taxNumber,
       String notes,
-      boolean active,
-      Map<Long, String> codes) {}
+      boolean active) {}
 
   public Optional<Card> card(long id) {
     return sql.sql("select * from party where id = ? and kind = 'SUPPLIER'")
@@ -53,12 +53,12 @@ public class SupplierStore {
                     row.getString("phone"),
                     row.getString("tax_number"),
                     row.getString("notes"),
-                    row.getBoolean("active"),
-                    codes(id)))
+                    row.getBoolean("active")))
         .optional();
   }
 
-  private Map<Long, String> codes(long id) {
+  /** What a supplier calls our items, by item. */
+  public Map<Long, String> codes(long id) {
     Map<Long, String> codes = new HashMap<>();
     sql.sql(
             """
@@ -129,9 +129,9 @@ public class SupplierStore {
   }
 
   /**
-   * What is owed to a supplier, by age; below zero is credit.
+   * What is owed by age, minor units; below zero is credit.
    *
-   * @param notDue minor units
+   * @param notDue on that day
    */
   public record Owed(long notDue, long to30, long to60, long to90, long older) {
     public long all() {
@@ -143,21 +143,23 @@ public class SupplierStore {
     }
   }
 
-  public Owed owed(long supplier, LocalDate today) {
+  /** What was owed to all suppliers at the end of a day. */
+  public Owed owed(LocalDate date) {
+    return owed(BuyListings.ageing(date), "");
+  }
+
+  /** What was owed to one supplier at the end of a day. */
+  public Owed owed(long supplier, LocalDate date) {
+    return owed(BuyListings.ageing(date), " and t.id = " + supplier);
+  }
+
+  private Owed owed(Listing ageing, String which) {
     return sql.sql(
-            """
-            select -coalesce(sum(if(due >= :d0, open, 0)), 0),
-              -coalesce(sum(if(due < :d0 and due >= :d30, open, 0)), 0),
-              -coalesce(sum(if(due < :d30 and due >= :d60, open, 0)), 0),
-              -coalesce(sum(if(due < :d60 and due >= :d90, open, 0)), 0),
-              -coalesce(sum(if(due < :d90, open, 0)), 0)
-            from open_item where party_id = :party and open <> 0
-            """)
-        .param("party", supplier)
-        .param("d0", today)
-        .param("d30", today.minusDays(30))
-        .param("d60", today.minusDays(60))
-        .param("d90", today.minusDays(90))
+            "select coalesce(sum(t.not_due), 0), coalesce(sum(t.d30), 0), coalesce(sum(t.d60), 0),"
+                + " coalesce(sum(t.d90), 0), coalesce(sum(t.older), 0) from "
+                + ageing.from()
+                + which)
+        .params(ageing.params())
         .query(
             (row, n) ->
                 new Owed(

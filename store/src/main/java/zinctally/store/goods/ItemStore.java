@@ -15,6 +15,7 @@ import zinctally.core.goods.ItemKind;
 import zinctally.core.goods.Tracking;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
+import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listings;
 
 /** Items and what stock there is of them. */
@@ -348,11 +349,12 @@ public class ItemStore {
               sum(case when p.name = :place then s.quantity else 0 end)
                 - coalesce(max(a.promised), 0) as here
             from place_stock s join place p on p.id = s.place_id
-            left join (select item_id, sum(open_quantity) as promised from awaited
-                       where item_id in (:items) and what = 'PROMISED_GOODS' and open_quantity > 0
-                       group by item_id) a on :promises and a.item_id = s.item_id
+            left join (select a.item_id, sum(a.open_quantity) as promised from awaited a
+                       where a.item_id in (:items) and %s
+                       group by a.item_id) a on :promises and a.item_id = s.item_id
             where s.item_id in (:items) group by s.item_id
-            """)
+            """
+                .formatted(BuyListings.PROMISED))
         .param("items", items)
         .param("place", place)
         .param("promises", promises)

@@ -194,18 +194,27 @@ public final class BuyListings {
     return BigDecimal.TEN.pow(coin.digits());
   }
 
-  private static final String ON_ORDER =
-      """
-      coalesce((select sum(greatest(a.open_quantity, 0)) from awaited a
-        where a.item_id = i.id and a.open_quantity > 0 and (a.what = 'ORDERED_GOODS'
-          or a.what = 'BILLED_GOODS' and a.order_paper = 0)), 0)""";
+  /** Which rows of {@code awaited a} are goods on order; a bill of an order waits for the same. */
+  public static final String ON_ORDER =
+      "a.open_quantity > 0 and (a.what = 'ORDERED_GOODS'"
+          + " or a.what = 'BILLED_GOODS' and a.order_paper = 0)";
 
-  private static final String PROMISED =
-      """
-      coalesce((select sum(a.open_quantity) from awaited a where a.item_id = i.id
-        and a.what = 'PROMISED_GOODS' and a.open_quantity > 0), 0)""";
+  /** Which rows of {@code awaited a} are goods promised to customers. */
+  public static final String PROMISED = "a.open_quantity > 0 and a.what = 'PROMISED_GOODS'";
 
-  private static final String FREE = "(coalesce(h.on_hand, 0) - " + PROMISED + ")";
+  private static String sums(String which, String name) {
+    return " left join (select a.item_id, sum(a.open_quantity) as quantity from awaited a where "
+        + which
+        + " group by a.item_id) "
+        + name
+        + " on "
+        + name
+        + ".item_id = i.id";
+  }
+
+  private static final String COMING = "coalesce(coming.quantity, 0)";
+  private static final String GIVEN = "coalesce(given.quantity, 0)";
+  private static final String FREE = "(coalesce(h.on_hand, 0) - " + GIVEN + ")";
 
   private static final String PACK = "greatest(i.pack_size, 1)";
 
@@ -213,7 +222,7 @@ public final class BuyListings {
       "ceil(greatest(coalesce(i.reorder_quantity, 0), i.reorder_point - "
           + FREE
           + " - "
-          + ON_ORDER
+          + COMING
           + ", 1) / "
           + PACK
           + ") * "
@@ -226,12 +235,13 @@ public final class BuyListings {
         """
         item i left join cost_pool h on h.item_id = i.id
         left join party w on w.kind = 'SUPPLIER' and w.name = i.supplier
-        left join supplier_item s on s.party_id = w.id and s.item_id = i.id
-        where i.active and i.kind = 'STOCKED' and i.reorder_point is not null
-          and\s"""
+        left join supplier_item s on s.party_id = w.id and s.item_id = i.id"""
+            + sums(ON_ORDER, "coming")
+            + sums(PROMISED, "given")
+            + " where i.active and i.kind = 'STOCKED' and i.reorder_point is not null and "
             + FREE
             + " + "
-            + ON_ORDER
+            + COMING
             + " <= i.reorder_point",
         Map.of("minor", minor(coin)),
         List.of(
@@ -241,8 +251,8 @@ public final class BuyListings {
             new Column("code", "Code", "i.code", TEXT, ITEM),
             new Column("name", "Item", "i.name", TEXT, ITEM),
             new Column("on_hand", "On hand", "coalesce(h.on_hand, 0)", QUANTITY, ITEM),
-            new Column("promised", "Promised", PROMISED, QUANTITY, "/sell/orders?filter={name}"),
-            new Column("on_order", "On order", ON_ORDER, QUANTITY, "/buy/orders?filter={name}"),
+            new Column("promised", "Promised", GIVEN, QUANTITY, "/sell/orders?filter={name}"),
+            new Column("on_order", "On order", COMING, QUANTITY, "/buy/orders?filter={name}"),
             new Column("free", "Free", FREE, QUANTITY),
             new Column("point", "Reorder point", "i.reorder_point", QUANTITY),
             new Column("suggested", "Suggested", SUGGESTED, QUANTITY),
@@ -315,12 +325,10 @@ public final class BuyListings {
   }
 
   /** What is owed to suppliers at the end of a day, by how long it has been due. */
-  public static Listing ageing(String partyKind, LocalDate date) {
-    int sign = partyKind.equals("SUPPLIER") ? -1 : 1;
-    String open = sign + " * t.open";
+  public static Listing ageing(LocalDate date) {
     return new Listing(
-        partyKind.equals("SUPPLIER") ? "Owed to suppliers, by age" : "Owed by customers, by age",
-        "(select w.id, w.name, sum(u.open) as open, "
+        "Owed to suppliers, by age",
+        "(select w.id, w.name, -sum(u.open) as open, "
             + bucket("u.due >= :date", "not_due")
             + ", "
             + bucket("u.due < :date and u.due >= :d30", "d30")
@@ -340,11 +348,10 @@ public final class BuyListings {
               union all
               select o.party_id, o.due, -s.amount from settlement s
               join open_item o on o.id = s.open_item_id where s.date > :date) u
-             join party w on w.id = u.party_id and w.kind = :kind
+             join party w on w.id = u.party_id and w.kind = 'SUPPLIER'
              group by w.id having open <> 0 or not_due <> 0 or d30 <> 0 or d60 <> 0 or d90 <> 0
                or older <> 0) t where true""",
         Map.of(
-            "kind", partyKind,
             "date", date,
             "d30", date.minusDays(30),
             "d60", date.minusDays(60),
@@ -352,19 +359,19 @@ public final class BuyListings {
         List.of(
             new Column("id", "", "t.id", HIDDEN),
             new Column("name", "Who", "t.name", TEXT, "/buy/supplier/{id}"),
-            new Column("open", "All", open, MONEY, "/buy/supplier/{id}"),
-            new Column("not_due", "Not due yet", sign + " * t.not_due", MONEY),
-            new Column("d30", "Up to 30 days", sign + " * t.d30", MONEY),
-            new Column("d60", "31 to 60", sign + " * t.d60", MONEY),
-            new Column("d90", "61 to 90", sign + " * t.d90", MONEY),
-            new Column("older", "Older", sign + " * t.older", MONEY)),
+            new Column("open", "All", "t.open", MONEY, "/buy/supplier/{id}"),
+            new Column("not_due", "Not due yet", "t.not_due", MONEY),
+            new Column("d30", "Up to 30 days", "t.d30", MONEY),
+            new Column("d60", "31 to 60", "t.d60", MONEY),
+            new Column("d90", "61 to 90", "t.d90", MONEY),
+            new Column("older", "Older", "t.older", MONEY)),
         "t.id",
         "name",
         "Nothing was open.");
   }
 
   private static String bucket(String when, String name) {
-    return "sum(if(" + when + ", u.open, 0)) as " + name;
+    return "-sum(if(" + when + ", u.open, 0)) as " + name;
   }
 
   /** Lines that waited for a bill, or for their goods, at the end of a day. */
@@ -376,17 +383,18 @@ public final class BuyListings {
         (select a.id, a.item_id, a.party_id, a.paper_id, a.order_paper,
            a.quantity - coalesce(sum(f.quantity), 0) as quantity,
            a.value - coalesce(sum(f.value), 0) as value
-         from awaited a join paper p on p.id = a.paper_id and p.date <= :date
+         from (select id from awaited where what = :what and open_quantity > 0
+               union select awaited_id from fulfilment where date > :date) w
+         join awaited a on a.id = w.id and a.what = :what
+         join paper p on p.id = a.paper_id and p.date <= :date
          left join fulfilment f on f.awaited_id = a.id and f.date <= :date
-         where a.what = :what and (a.open_quantity <> 0 or a.open_value <> 0 or exists (
-           select 1 from fulfilment l where l.awaited_id = a.id and l.date > :date))
          group by a.id having quantity <> 0 or value <> 0
          union all
          select a.id, a.item_id, a.party_id, a.paper_id, a.order_paper, -sum(f.quantity),
            -sum(f.value)
-         from fulfilment f join awaited a on a.id = f.awaited_id and a.what = :what
-         join paper p on p.id = a.paper_id and p.date > :date
-         where f.date <= :date group by a.id) t
+         from paper p straight_join awaited a on a.paper_id = p.id and a.what = :what
+         straight_join fulfilment f on f.awaited_id = a.id and f.date <= :date
+         where p.date > :date group by a.id) t
         join paper p on p.id = t.paper_id join party w on w.id = t.party_id
         join item i on i.id = t.item_id left join paper o on o.id = nullif(t.order_paper, 0)
         where true""",

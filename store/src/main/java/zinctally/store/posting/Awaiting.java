@@ -132,8 +132,8 @@ class Awaiting {
       boolean booked = own.what.role() != Role.NONE;
       boolean stays =
           same.isPresent()
+              && own.what != Awaits.SENT_INVOICE
               && (!booked
-                  || same.get().quantity() >= own.filled && same.get().value() == own.value
                   || same.get().quantity() == own.quantity && same.get().value() == own.value);
       if (stays) continue;
       faults.add(
@@ -141,7 +141,7 @@ class Awaiting {
               own.by
                   + " goes on from its line of "
                   + own.itemName
-                  + (same.isEmpty()
+                  + (same.isEmpty() || own.what == Awaits.SENT_INVOICE
                       ? "; void that paper first."
                       : ", as it stands; void that paper first, or leave quantity and price of"
                           + " this line.")));
@@ -152,7 +152,33 @@ class Awaiting {
   /** Writes what a new paper waits for, and what it brings. */
   void write(Plan plan, long paper) {
     for (Plan.Wait wait : plan.awaits()) add(wait, paper);
-    fill(plan.fills(), paper);
+    fill(rows(plan.fills()), paper);
+  }
+
+  /** Writes what a change of cost does to goods sent before they were invoiced. */
+  void recost(List<SentCosts.Row> rows, long paper) {
+    for (SentCosts.Row r : rows)
+      fill(
+          List.of(new Row(r.awaited(), r.line(), 0, r.value(), r.date(), r.account())),
+          r.paper() == 0 ? paper : r.paper());
+  }
+
+  /**
+   * A row of what was brought.
+   *
+   * @param account where a later difference of cost went; zero for none
+   */
+  private record Row(
+      long awaited, int line, long quantity, long value, LocalDate on, long account) {
+    Row takenBack(LocalDate day) {
+      return new Row(awaited, line, -quantity, -value, day, account);
+    }
+  }
+
+  private static List<Row> rows(List<Plan.Fill> fills) {
+    return fills.stream()
+        .map(f -> new Row(f.awaited(), f.line(), f.quantity(), f.value(), f.on(), 0))
+        .toList();
   }
 
   private void add(Plan.Wait wait, long paper) {
@@ -177,53 +203,79 @@ class Awaiting {
         .update();
   }
 
-  private void fill(List<Plan.Fill> fills, long paper) {
+  private void fill(List<Row> fills, long paper) {
     if (fills.isEmpty()) return;
     jdbc.batchUpdate(
         "update awaited set open_quantity = open_quantity - ?, open_value = open_value - ?"
             + " where id = ?",
         fills.stream().map(f -> new Object[] {f.quantity(), f.value(), f.awaited()}).toList());
     jdbc.batchUpdate(
-        "insert into fulfilment (awaited_id, paper_id, line, quantity, value, date)"
-            + " values (?, ?, ?, ?, ?, ?)",
+        "insert into fulfilment (awaited_id, paper_id, line, quantity, value, date, account_id)"
+            + " values (?, ?, ?, ?, ?, ?, nullif(?, 0))",
         fills.stream()
-            .map(f -> new Object[] {f.awaited(), paper, f.line(), f.quantity(), f.value(), f.on()})
+            .map(f -> new Object[] {f.awaited, paper, f.line, f.quantity, f.value, f.on, f.account})
             .toList());
   }
 
   /** Takes back what the version before brought, and puts what is waited for right. */
   void rewrite(Plan next, Undo undo, long paper, LocalDate date) {
-    List<Plan.Fill> back =
-        sql.sql(
-                """
-                select f.line, f.awaited_id, sum(f.quantity) as q, sum(f.value) as v, f.date
-                from fulfilment f join awaited a on a.id = f.awaited_id
-                where f.paper_id = ? and a.paper_id <> f.paper_id
-                group by f.awaited_id, f.line, f.date having q <> 0 or v <> 0
-                """)
-            .param(paper)
-            .query(
-                (row, n) ->
-                    new Plan.Fill(
-                        row.getInt(1),
-                        row.getLong(2),
-                        -row.getLong(3),
-                        -row.getLong(4),
-                        undo.on(row.getObject(5, LocalDate.class))))
-            .list();
-    fill(back, paper);
+    for (Row brought : brought(paper, false))
+      fill(List.of(brought.takenBack(undo.on(brought.on))), paper);
     List<Plan.Wait> left = new ArrayList<>(next.awaits());
-    List<Plan.Fill> ended = new ArrayList<>();
+    List<Own> gone = new ArrayList<>();
     for (Own own : own(paper)) {
       Optional<Plan.Wait> same = same(own, left);
       same.ifPresent(left::remove);
       if (same.isPresent()) change(own, same.get());
-      else if (own.openQuantity != 0 || own.openValue != 0)
-        ended.add(new Plan.Fill(own.line, own.id, own.openQuantity, own.openValue, undo.on(date)));
+      else gone.add(own);
+    }
+    if (!gone.isEmpty()) end(gone, brought(paper, true), undo, paper, date);
+    left.forEach(wait -> add(wait, paper));
+    fill(rows(next.fills()), paper);
+  }
+
+  /** What is waited for no more; what its cost has changed by goes on the days of those changes. */
+  private void end(List<Own> gone, List<Row> changes, Undo undo, long paper, LocalDate date) {
+    List<Row> ended = new ArrayList<>();
+    for (Own own : gone) {
+      long value = own.openValue;
+      for (Row change : changes)
+        if (change.awaited == own.id && change.quantity == 0) {
+          ended.add(change.takenBack(undo.on(change.on)));
+          value += change.value;
+        }
+      if (own.openQuantity != 0 || value != 0)
+        ended.add(new Row(own.id, own.line, own.openQuantity, value, undo.on(date), 0));
     }
     fill(ended, paper);
-    left.forEach(wait -> add(wait, paper));
-    fill(next.fills(), paper);
+  }
+
+  /**
+   * What a paper has brought, summed.
+   *
+   * @param own of what it waits for itself, or of what others do
+   */
+  private List<Row> brought(long paper, boolean own) {
+    return sql.sql(
+            """
+            select f.awaited_id, f.line, sum(f.quantity) as q, sum(f.value) as v, f.date,
+              coalesce(f.account_id, 0) as account
+            from fulfilment f join awaited a on a.id = f.awaited_id
+            where f.paper_id = :paper and (a.paper_id = f.paper_id) = :own
+            group by f.awaited_id, f.line, f.date, f.account_id having q <> 0 or v <> 0
+            """)
+        .param("paper", paper)
+        .param("own", own)
+        .query(
+            (row, n) ->
+                new Row(
+                    row.getLong(1),
+                    row.getInt(2),
+                    row.getLong(3),
+                    row.getLong(4),
+                    row.getObject(5, LocalDate.class),
+                    row.getLong(6)))
+        .list();
   }
 
   private void change(Own own, Plan.Wait wait) {
@@ -255,7 +307,7 @@ class Awaiting {
     fill(
         own(order).stream()
             .filter(own -> own.openQuantity > 0)
-            .map(own -> new Plan.Fill(own.line, own.id, own.openQuantity, own.openValue, on))
+            .map(own -> new Row(own.id, own.line, own.openQuantity, own.openValue, on, 0))
             .toList(),
         order);
   }

@@ -15,6 +15,7 @@ import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Adjustment;
 import zinctally.core.papers.Charge;
+import zinctally.core.papers.Delivery;
 import zinctally.core.papers.Flow;
 import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Order;
@@ -147,6 +148,9 @@ class PaperRows {
     } else if (paper instanceof Receipt r) {
       reference = r.theirNumber();
       place = r.place().id();
+    } else if (paper instanceof Delivery d) {
+      reference = d.reference();
+      place = d.place().id();
     } else if (paper instanceof Charge c) {
       reference = c.theirNumber();
       due = c.due();
@@ -314,6 +318,26 @@ class PaperRows {
                       l.price(),
                       BigDecimal.ZERO,
                       l.value(),
+                      0,
+                      null,
+                      Of.source(l.flow()),
+                      null))
+          .toList();
+    if (paper instanceof Delivery d)
+      return d.lines().stream()
+          .map(
+              l ->
+                  new Row(
+                      l.row(),
+                      l.item(),
+                      null,
+                      d.place(),
+                      l.item().saleWording(),
+                      l.quantity(),
+                      l.unit(),
+                      null,
+                      BigDecimal.ZERO,
+                      0,
                       0,
                       null,
                       Of.source(l.flow()),

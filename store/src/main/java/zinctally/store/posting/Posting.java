@@ -18,6 +18,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import zinctally.core.cost.CannotCost;
 import zinctally.core.goods.Item;
+import zinctally.core.ledger.Role;
 import zinctally.core.opening.OpeningStockReader;
 import zinctally.core.opening.Sheet;
 import zinctally.core.papers.Draft;
@@ -303,13 +304,16 @@ public class Posting {
     rows.lines(paper, paperId, version);
     reached.accept(40);
     write(worked, job, paperId, version, reached);
+    long sent = book.account(Role.SENT_NOT_INVOICED).id();
+    Plan costed = plan.costing(line -> worked.costOf(line, sent));
     if (before.isPresent()) {
-      dues.rewrite(plan, job.undo(), paperId, number, paper.date());
-      awaiting.rewrite(plan, job.undo(), paperId, paper.date());
+      dues.rewrite(costed, job.undo(), paperId, number, paper.date());
+      awaiting.rewrite(costed, job.undo(), paperId, paper.date());
     } else {
-      dues.write(plan, paperId, number, paper.date());
-      awaiting.write(plan, paperId);
+      dues.write(costed, paperId, number, paper.date());
+      awaiting.write(costed, paperId);
     }
+    awaiting.recost(worked.sent(), paperId);
     if (paper instanceof Order order) orders.write(order, paperId, now, login);
     if (paper.kind() == PaperKind.BILL) supplierItems.learn(paperId, before.isPresent());
     drafts.posted(id, paperId);
@@ -351,6 +355,7 @@ public class Posting {
     write(worked, job, id, head.version(), percent -> {});
     dues.rewrite(Plan.NOTHING, job.undo(), id, head.number(), on);
     awaiting.rewrite(Plan.NOTHING, job.undo(), id, on);
+    awaiting.recost(worked.sent(), id);
     rows.setVoid(id);
     if (head.kind() == PaperKind.BILL) supplierItems.learn(id, true);
     String what = "voided " + head.number();

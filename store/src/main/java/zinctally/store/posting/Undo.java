@@ -12,6 +12,7 @@ import zinctally.core.ledger.JournalLine;
  * @param entries its cost entries, summed by event and posting date
  * @param lines its journal lines that do not come from cost entries, summed
  * @param moves its quantities, summed by item, place, date and lot
+ * @param recognised what later changes of cost have moved to cost of goods sold because of it
  */
 record Undo(
     long paper,
@@ -19,9 +20,10 @@ record Undo(
     List<Old> events,
     List<Entry> entries,
     List<Line> lines,
-    List<Moved> moves) {
+    List<Moved> moves,
+    List<Line> recognised) {
   static final Undo NOTHING =
-      new Undo(0, LocalDate.MIN, List.of(), List.of(), List.of(), List.of());
+      new Undo(0, LocalDate.MIN, List.of(), List.of(), List.of(), List.of(), List.of());
 
   record Old(long item, CostEvent event, long charges, long contra, long lot) {}
 

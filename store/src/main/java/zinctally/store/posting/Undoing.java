@@ -1,6 +1,8 @@
 package zinctally.store.posting;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.CostEvent;
@@ -96,6 +98,29 @@ class Undoing {
                         row.getObject(4, LocalDate.class),
                         row.getLong(5),
                         row.getLong(6)))
-            .list());
+            .list(),
+        recognised(paper));
+  }
+
+  private List<Undo.Line> recognised(long paper) {
+    List<Undo.Line> lines = new ArrayList<>();
+    sql.sql(
+            """
+            select f.date, f.account_id, a.item_id, sum(f.value) as value,
+              (select min(id) from account where role = 'SENT_NOT_INVOICED' and active) as sent
+            from fulfilment f join awaited a on a.id = f.awaited_id
+            where f.paper_id = ? and f.account_id is not null
+            group by f.date, f.account_id, a.item_id having value <> 0
+            """)
+        .param(paper)
+        .query(
+            row -> {
+              LocalDate date = row.getObject(1, LocalDate.class);
+              long item = row.getLong(3);
+              long value = row.getLong(4);
+              lines.add(new Undo.Line(date, new JournalLine(row.getLong(2), item, 0, value, "")));
+              lines.add(new Undo.Line(date, new JournalLine(row.getLong(5), item, 0, -value, "")));
+            });
+    return lines;
   }
 }

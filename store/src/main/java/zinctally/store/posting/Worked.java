@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import zinctally.core.cost.Position;
+import zinctally.core.papers.Plan;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolStore;
 
@@ -13,13 +14,24 @@ import zinctally.store.cost.PoolStore;
  * @param fresh new events, and new versions of old ones
  * @param kept which of them were there in an earlier version
  * @param charges by how much the charges of arrivals change
+ * @param sent what changes of goods sent before they were invoiced
  */
 record Worked(
     Proof.Work work,
     List<Fresh> fresh,
     List<PoolAfter> pools,
     Set<Long> kept,
-    Map<Long, Long> charges) {
+    Map<Long, Long> charges,
+    List<SentCosts.Row> sent) {
+  /** Minor units that a line's goods cost which went against an account. */
+  long costOf(int line, long contra) {
+    return -fresh.stream()
+        .map(Fresh::entry)
+        .filter(e -> e.contra() == contra && e.event().at().line() % Plan.PART == line)
+        .mapToLong(Proof.StockEntry::value)
+        .sum();
+  }
+
   /**
    * @param paper the earlier paper the event belongs to; zero for the one being posted
    * @param lot the serial number it is of; zero for none

@@ -36,11 +36,13 @@ import zinctally.store.prove.BalanceStore;
 class Worker {
   private final PoolStore pools;
   private final BalanceStore balances;
+  private final SentCosts sentCosts;
   private final JdbcClient sql;
 
-  Worker(PoolStore pools, BalanceStore balances, JdbcClient sql) {
+  Worker(PoolStore pools, BalanceStore balances, SentCosts sentCosts, JdbcClient sql) {
     this.pools = pools;
     this.balances = balances;
+    this.sentCosts = sentCosts;
     this.sql = sql;
   }
 
@@ -75,8 +77,13 @@ class Worker {
     Gathering all = new Gathering();
     for (long item : placing.items()) item(job, placing, item, heads.get(item), all);
     all.later.sort(Comparator.comparing(l -> l.event().at()));
-    List<JournalEntry> journals = Journals.of(known(job), sums(all.entries, job.items));
-    List<JournalEntry> reversals = Journals.of(undone(job.undo), sums(all.undone, job.items));
+    SentCosts.Change sent = sentCosts.of(all.later, job);
+    List<JournalEntry> journals =
+        Journals.of(known(job), both(sums(all.entries, job.items), sent.lines()));
+    List<JournalEntry> reversals =
+        Journals.of(
+            undone(job.undo, job.undo.lines()),
+            both(sums(all.undone, job.items), undone(job.undo, job.undo.recognised())));
     // a posting needs no balance: what it writes does not depend on it
     Proof.Balance now = lock ? Proof.Balance.NONE : balances.now();
     Proof.Work work =
@@ -89,7 +96,7 @@ class Worker {
             all.later,
             now,
             lock ? now : afterwards(job, now, all, journals, reversals));
-    return new Worked(work, all.fresh, all.after, placing.kept(), placing.charges());
+    return new Worked(work, all.fresh, all.after, placing.kept(), placing.charges(), sent.rows());
   }
 
   private static final class Gathering {
@@ -236,8 +243,12 @@ class Worker {
     return job.plan.lines().stream().map(l -> new Undo.Line(job.date, l)).toList();
   }
 
-  private static List<Undo.Line> undone(Undo undo) {
-    return undo.lines().stream()
+  private static List<Undo.Line> both(List<Undo.Line> some, List<Undo.Line> more) {
+    return Stream.concat(some.stream(), more.stream()).toList();
+  }
+
+  private static List<Undo.Line> undone(Undo undo, List<Undo.Line> lines) {
+    return lines.stream()
         .map(
             l ->
                 new Undo.Line(

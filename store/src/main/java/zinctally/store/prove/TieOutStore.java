@@ -153,9 +153,9 @@ public class TieOutStore {
   }
 
   /**
-   * Trade receivables and payables against open items, Received, not billed and Billed, not
-   * received against what is awaited, and Opening clearing against zero. What was open at a date is
-   * what is open now, less what came and was settled since.
+   * Trade receivables and payables against open items, the accounts of goods and papers that wait
+   * for each other against what is awaited, and Opening clearing against zero. What was open at a
+   * date is what is open now, less what came and was settled since.
    */
   public List<Control> controls(LocalDate date) {
     return sql.sql(
@@ -178,23 +178,19 @@ public class TieOutStore {
                 join open_item o on o.id = s.open_item_id where s.date > :date) c
               join party w on w.id = c.party_id group by 1
               union all
-              select if(b.what = 'RECEIVED_BILL', 'RECEIVED_NOT_BILLED', 'BILLED_NOT_RECEIVED'),
-                sum(if(b.what = 'RECEIVED_BILL', -b.value, b.value)) from (
+              select w.role, sum(w.sign * b.value) from (
                 select what, open_value as value from awaited
-                where what in ('RECEIVED_BILL', 'BILLED_GOODS') and open_quantity <> 0
-                union all
-                select what, open_value from awaited
-                where what in ('RECEIVED_BILL', 'BILLED_GOODS') and open_quantity = 0
-                  and open_value <> 0
+                where what in (select what from awaits_role) and open_quantity > 0
                 union all
                 select a.what, -a.value from paper p join awaited a on a.paper_id = p.id
-                where p.date > :date and a.what in ('RECEIVED_BILL', 'BILLED_GOODS')
+                where p.date > :date
                 union all
                 select a.what, f.value from fulfilment f join awaited a on a.id = f.awaited_id
-                where f.date > :date and a.what in ('RECEIVED_BILL', 'BILLED_GOODS')) b
-              group by 1) t on t.role = a.role
-            where a.role in ('RECEIVABLES', 'PAYABLES', 'OPENING_CLEARING',
-              'RECEIVED_NOT_BILLED', 'BILLED_NOT_RECEIVED') and a.active
+                where f.date > :date) b
+              join awaits_role w on w.what = b.what
+              group by w.role) t on t.role = a.role
+            where a.active and (a.role in ('RECEIVABLES', 'PAYABLES', 'OPENING_CLEARING')
+              or a.role in (select role from awaits_role))
             order by a.code
             """)
         .param("month", date.withDayOfMonth(1))

@@ -1,0 +1,217 @@
+package zinctally.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import zinctally.core.papers.Awaits;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.check.CheckStore;
+import zinctally.store.check.Finding;
+import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.ListingStore;
+import zinctally.store.posting.Refused;
+import zinctally.store.prove.TieOutStore;
+
+/**
+ * Whatever is bought and sold in whatever order: what waits for goods or for its paper is what its
+ * account says on every day, and so it is when all is voided again.
+ */
+class RandomTradeTest {
+  private static final List<PaperKind> BUYING =
+      List.of(
+          PaperKind.PURCHASE_ORDER,
+          PaperKind.RECEIPT,
+          PaperKind.RECEIPT,
+          PaperKind.RECEIPT,
+          PaperKind.BILL,
+          PaperKind.BILL,
+          PaperKind.BILL,
+          PaperKind.SUPPLIER_RETURN,
+          PaperKind.INVOICE);
+  private static final List<PaperKind> SELLING =
+      List.of(
+          PaperKind.BILL,
+          PaperKind.BILL,
+          PaperKind.CHARGE,
+          PaperKind.SALES_ORDER,
+          PaperKind.DELIVERY,
+          PaperKind.DELIVERY,
+          PaperKind.DELIVERY,
+          PaperKind.INVOICE,
+          PaperKind.INVOICE,
+          PaperKind.INVOICE,
+          PaperKind.CUSTOMER_RETURN);
+  private FreshBook book;
+  private Random dice;
+
+  @ParameterizedTest
+  @ValueSource(strings = {"buying", "selling"})
+  void random_trade_in_any_order_ties_out_at_every_date(String way) {
+    try (FreshBook own = new FreshBook()) {
+      book = own;
+      dice = new Random(20261123);
+      List<PaperKind> kinds = way.equals("buying") ? BUYING : SELLING;
+      for (int i = 0; i < 4; i++) own.item("R" + i, i % 2 == 0 ? "FIFO" : "AVERAGE");
+      List<Long> posted = new ArrayList<>();
+      if (kinds == SELLING)
+        for (int i = 0; i < 4; i++) posted.add(own.bill("2026-01-15", "R" + i, "60", "3.33"));
+      for (int n = 0; n < 170; n++) {
+        try {
+          posted.add(anything(kinds.get(dice.nextInt(kinds.size()))));
+        } catch (Refused asked) {
+          continue;
+        }
+        if (dice.nextInt(8) == 0) voided(posted.get(dice.nextInt(posted.size())));
+      }
+      assertThat(posted.size()).isGreaterThan(90);
+      tiesOut();
+      for (int i = posted.size() - 1; i >= 0; i--) voided(posted.get(i));
+      tiesOut();
+    }
+  }
+
+  /** Voids a paper if it can be; one that is void, or that others go on from, stays. */
+  private void voided(long paper) {
+    try {
+      book.voidOn(date(paper), paper);
+    } catch (Refused inUse) {
+      assertThat(inUse.faults()).isNotEmpty();
+    }
+  }
+
+  private String date(long paper) {
+    return book.sql()
+        .sql("select date from paper where id = ?")
+        .param(paper)
+        .query(String.class)
+        .single();
+  }
+
+  private void tiesOut() {
+    assertThat(book.get(CheckStore.class).findings()).allMatch(Finding::holds);
+    TieOutStore tieOut = book.get(TieOutStore.class);
+    for (LocalDate day = LocalDate.of(2026, 2, 1);
+        day.isBefore(LocalDate.of(2026, 7, 1));
+        day = day.plusDays(1)) {
+      assertThat(tieOut.controls(day)).allMatch(TieOutStore.Control::agrees);
+      assertThat(tieOut.byItem(day)).allMatch(item -> item.apart() == 0);
+      for (Awaits what :
+          List.of(
+              Awaits.RECEIVED_BILL,
+              Awaits.BILLED_GOODS,
+              Awaits.SENT_INVOICE,
+              Awaits.INVOICED_GOODS)) {
+        long[] sum = {0};
+        book.get(ListingStore.class)
+            .all(
+                BuyListings.awaited(what, day),
+                ListingStore.Ask.ALL,
+                row -> sum[0] += ((Number) row.get("value")).longValue());
+        assertThat(tieOut.controls(day))
+            .anyMatch(
+                c ->
+                    c.role().equals(what.role().name())
+                        && Math.abs(c.counted()) == Math.abs(sum[0]));
+      }
+    }
+  }
+
+  /** Some paper; what is only asked about is answered with yes. */
+  private long anything(PaperKind kind) {
+    String item = "R" + dice.nextInt(4);
+    boolean selling = kind.side().orElseThrow().name().equals("CUSTOMER");
+    Map<String, String> more = new HashMap<>();
+    Map<String, String> row = new HashMap<>();
+    row.put("item", item);
+    row.put("quantity", String.valueOf(1 + dice.nextInt(12)));
+    row.put("price", "%d.%02d".formatted(1 + dice.nextInt(6), dice.nextInt(100)));
+    String goods =
+        any(
+            item,
+            selling ? "'PROMISED_GOODS', 'INVOICED_GOODS'" : "'ORDERED_GOODS', 'BILLED_GOODS'");
+    String papers =
+        any(
+            item,
+            selling ? "'PROMISED_INVOICE', 'SENT_INVOICE'" : "'ORDERED_BILL', 'RECEIVED_BILL'");
+    switch (kind) {
+      case RECEIPT, DELIVERY -> row.put("of", goods);
+      case BILL, INVOICE -> {
+        row.put("of", papers);
+        if (dice.nextInt(3) == 0) more.put("goods", "later");
+      }
+      case SUPPLIER_RETURN -> {
+        row.put("paper", dice.nextBoolean() ? papers : goods);
+        row.put("quantity", "1");
+      }
+      case CUSTOMER_RETURN -> {
+        row.put("paper", sold(item));
+        row.put("quantity", "1");
+      }
+      case CHARGE -> {
+        row.clear();
+        row.put("bill", bill());
+        more.putAll(Map.of("what", "Freight", "amount", "%d.%02d".formatted(dice.nextInt(4), 37)));
+      }
+      default -> {}
+    }
+    more.put("date", LocalDate.of(2026, 2, 1).plusDays(dice.nextInt(120)).toString());
+    more.put("supplier", "Orrin Joinery");
+    more.put("customer", "Fenwick Garden");
+    more.put("place", "Store");
+    for (int asked = 0; ; asked++)
+      try {
+        return book.post(kind, more, List.of(row));
+      } catch (Refused refused) {
+        boolean questions = refused.faults().stream().noneMatch(f -> f.question().isEmpty());
+        if (!questions || asked == 2) throw refused;
+        refused.faults().forEach(f -> more.merge("agreed", f.question(), (a, b) -> a + " " + b));
+      }
+  }
+
+  private String bill() {
+    List<String> numbers =
+        book.sql()
+            .sql("select number from paper where kind = 'BILL' and state = 'POSTED' order by id")
+            .query(String.class)
+            .list();
+    return numbers.get(dice.nextInt(numbers.size()));
+  }
+
+  private String sold(String item) {
+    List<String> numbers =
+        book.sql()
+            .sql(
+                "select p.number from paper p join paper_line l on l.paper_id = p.id"
+                    + " join item i on i.id = l.item_id where p.kind = 'INVOICE'"
+                    + " and p.state = 'POSTED' and i.code = ? order by p.id")
+            .param(item)
+            .query(String.class)
+            .list();
+    return numbers.isEmpty() ? "" : numbers.get(dice.nextInt(numbers.size()));
+  }
+
+  /** A paper with a line of the item that waits for something, or none. */
+  private String any(String item, String what) {
+    List<String> numbers =
+        book.sql()
+            .sql(
+                "select p.number from awaited a join paper p on p.id = a.paper_id"
+                    + " join item i on i.id = a.item_id where p.state = 'POSTED'"
+                    + " and a.open_quantity > 0 and i.code = ? and a.what in ("
+                    + what
+                    + ") order by a.id")
+            .param(item)
+            .query(String.class)
+            .list();
+    return numbers.isEmpty() || dice.nextInt(5) == 0
+        ? ""
+        : numbers.get(dice.nextInt(numbers.size()));
+  }
+}

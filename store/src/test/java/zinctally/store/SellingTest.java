@@ -1,0 +1,197 @@
+package zinctally.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.check.CheckStore;
+import zinctally.store.check.Finding;
+import zinctally.store.posting.Refused;
+
+/** Orders, deliveries and invoices in every order in which they go. All figures by hand. */
+class SellingTest {
+  private static final String LAST = "2026-06-30";
+  private static FreshBook book;
+
+  @BeforeAll
+  static void open() {
+    book = new FreshBook();
+  }
+
+  @AfterAll
+  static void close() {
+    assertThat(book.get(CheckStore.class).findings()).allMatch(Finding::holds);
+    book.close();
+  }
+
+  private static String order(String date, String... itemQuantityPrice) {
+    return book.number(
+        book.paper(
+            PaperKind.SALES_ORDER, date, Map.of(), "item quantity price", itemQuantityPrice));
+  }
+
+  private static long delivery(String date, String... ofItemQuantity) {
+    return book.paper(PaperKind.DELIVERY, date, Map.of(), "of item quantity", ofItemQuantity);
+  }
+
+  private static long invoice(String date, String... ofItemQuantityPrice) {
+    return book.paper(
+        PaperKind.INVOICE, date, Map.of(), "of item quantity price", ofItemQuantityPrice);
+  }
+
+  private static void ledger(
+      String code, String day, long stock, long sent, long cogs, long sales) {
+    assertThat(
+            new long[] {
+              book.booked("STOCK", code, day),
+              book.booked("SENT_NOT_INVOICED", code, day),
+              book.booked("COST_OF_GOODS_SOLD", code, day),
+              -book.booked("SALES", code, day)
+            })
+        .containsExactly(stock, sent, cogs, sales);
+  }
+
+  /**
+   * 6 at 4.00 and 6 at 5.00. 7 of an order of 10 go: 24.00 + 5.00 = 29.00, sent and not invoiced.
+   * An invoice for 4 of them takes 4/7: 16.57. Freight of 3.00 on the first six, weeks later, makes
+   * the seven cost 32.00: 4/7 is 18.29, so 1.72 more is cost of goods sold on the freight's day.
+   * The invoice for the other 3 takes the rest, and nothing is left.
+   */
+  @Test
+  void the_cost_of_a_delivery_meets_its_revenue_invoice_by_invoice_and_late_freight_follows() {
+    book.item("SENT", "FIFO");
+    long first = book.bill("2026-01-05", "SENT", "6", "4.00");
+    book.bill("2026-01-06", "SENT", "6", "5.00");
+    String order = order("2026-01-10", "SENT", "10", "9.00");
+    long delivery = delivery("2026-01-12", order, "SENT", "7");
+    String number = book.number(delivery);
+    ledger("SENT", "2026-01-12", 2500, 2900, 0, 0);
+    assertThat(book.awaited("PROMISED_GOODS", "SENT")).isEqualTo(3_000_000);
+    Map<LocalDate, String> notInvoiced = book.figures();
+    long invoice = invoice("2026-01-20", number, "SENT", "4", "9.00");
+    ledger("SENT", "2026-01-20", 2500, 1243, 1657, 3600);
+    assertThat(book.awaited("PROMISED_INVOICE", "SENT")).isEqualTo(6_000_000);
+    Map<LocalDate, String> beforeFreight = book.figures();
+    long freight =
+        book.paper(
+            PaperKind.CHARGE,
+            "2026-02-15",
+            Map.of("supplier", "Larkin Carriers", "what", "Freight", "amount", "3.00"),
+            "bill",
+            book.number(first));
+    ledger("SENT", "2026-02-14", 2500, 1243, 1657, 3600);
+    ledger("SENT", "2026-02-15", 2500, 1371, 1829, 3600);
+    long rest = invoice("2026-02-20", order, "SENT", "3", "9.00");
+    ledger("SENT", LAST, 2500, 0, 3200, 6300);
+    assertThatThrownBy(() -> book.voidOn("2026-06-01", delivery))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining(book.number(invoice))
+        .hasMessageContaining("goes on from its line");
+    book.voidOn("2026-02-20", rest);
+    book.voidOn("2026-02-15", freight);
+    assertThat(book.figures()).isEqualTo(beforeFreight);
+    book.voidOn("2026-01-20", invoice);
+    assertThat(book.figures()).isEqualTo(notInvoiced);
+  }
+
+  /** The same freight, and then the invoice is voided: what it had moved on comes back. */
+  @Test
+  void voiding_an_invoice_takes_back_what_later_costs_it_had_recognised() {
+    book.item("BACKED", "AVERAGE");
+    long bill = book.bill("2026-01-05", "BACKED", "10", "2.00");
+    long delivery = delivery("2026-01-12", "", "BACKED", "10");
+    long invoice = invoice("2026-01-12", book.number(delivery), "BACKED", "10", "3.00");
+    book.paper(
+        PaperKind.CHARGE,
+        "2026-03-01",
+        Map.of("supplier", "Larkin Carriers", "what", "Freight", "amount", "5.00"),
+        "bill",
+        book.number(bill));
+    ledger("BACKED", LAST, 0, 0, 2500, 3000);
+    book.voidOn("2026-01-12", invoice);
+    ledger("BACKED", "2026-02-28", 0, 2000, 0, 0);
+    ledger("BACKED", LAST, 0, 2500, 0, 0);
+    book.amend(
+        delivery,
+        PaperKind.DELIVERY,
+        Map.of("date", "2026-01-14", "customer", "Fenwick Garden", "place", "Store"),
+        FreshBook.rows("BACKED", "4", ""));
+    ledger("BACKED", LAST, 1500, 1000, 0, 0);
+    book.voidOn("2026-01-20", delivery);
+    ledger("BACKED", LAST, 2500, 0, 0, 0);
+  }
+
+  /**
+   * 5 invoiced ahead at 10.00: 50.00 is owed to us and not earned. 2 go: 20.00 earned, at 2 x 6.00;
+   * then 3: 30.00, and nothing is billed ahead any more.
+   */
+  @Test
+  void an_invoice_sent_ahead_is_earned_as_its_goods_go() {
+    book.item("AHEAD", "FIFO");
+    book.bill("2026-03-01", "AHEAD", "8", "6.00");
+    String order = order("2026-03-02", "AHEAD", "5", "10.00");
+    long invoice =
+        book.paper(
+            PaperKind.INVOICE,
+            "2026-03-03",
+            Map.of("goods", "later"),
+            "of item quantity price",
+            order,
+            "AHEAD",
+            "5",
+            "10.00");
+    ledger("AHEAD", "2026-03-03", 4800, 0, 0, 0);
+    assertThat(book.booked("BILLED_AHEAD", "AHEAD", "2026-03-03")).isEqualTo(-5000);
+    delivery("2026-03-10", book.number(invoice), "AHEAD", "2");
+    ledger("AHEAD", "2026-03-10", 3600, 0, 1200, 2000);
+    assertThat(book.booked("BILLED_AHEAD", "AHEAD", "2026-03-10")).isEqualTo(-3000);
+    assertThatThrownBy(() -> delivery("2026-03-11", book.number(invoice), "AHEAD", "4"))
+        .hasMessageContaining("this takes 1 more, which would wait for another invoice");
+    delivery("2026-03-11", order, "AHEAD", "3");
+    ledger("AHEAD", LAST, 1800, 0, 3000, 5000);
+    assertThat(book.booked("BILLED_AHEAD", "AHEAD", LAST)).isZero();
+    assertThat(book.awaited("PROMISED_GOODS", "AHEAD")).isZero();
+    assertThat(book.awaited("PROMISED_INVOICE", "AHEAD")).isZero();
+  }
+
+  /** 2 at 4.00 and 1 at 7.00 went and were invoiced; one comes back at a third of 15.00. */
+  @Test
+  void goods_delivered_before_their_invoice_come_back_at_the_cost_at_which_they_left() {
+    book.item("RETD", "FIFO");
+    book.bill("2026-04-01", "RETD", "2", "4.00");
+    book.bill("2026-04-02", "RETD", "1", "7.00");
+    long delivery = delivery("2026-04-03", "", "RETD", "3");
+    long invoice = invoice("2026-04-04", book.number(delivery), "RETD", "3", "9.00");
+    book.paper(
+        PaperKind.CUSTOMER_RETURN,
+        "2026-04-05",
+        Map.of(),
+        "paper item quantity",
+        book.number(invoice),
+        "RETD",
+        "1");
+    ledger("RETD", LAST, 500, 0, 1000, 2700);
+    assertThat(book.booked("SALES_RETURNS", "RETD", LAST)).isEqualTo(900);
+  }
+
+  @Test
+  void what_cannot_be_is_said_by_name() {
+    book.item("FAULT", "FIFO");
+    book.bill("2026-05-01", "FAULT", "5", "4.00");
+    String delivery = book.number(delivery("2026-05-05", "", "FAULT", "3"));
+    assertThatThrownBy(() -> invoice("2026-05-04", delivery, "FAULT", "3", "9.00"))
+        .hasMessageContaining(delivery + " went on 2026-05-05; an invoice for it is of that day");
+    assertThatThrownBy(() -> invoice("2026-05-06", "", "FAULT", "1", "9.00"))
+        .hasMessageContaining("went with " + delivery + " and are not invoiced yet");
+    assertThatThrownBy(() -> delivery("2026-05-06", "", "FAULT", "3"))
+        .hasMessageContaining("Store has 2 of Item FAULT; this takes 3");
+    String order = order("2026-05-07", "FAULT", "9", "5.00");
+    assertThatThrownBy(() -> delivery("2026-05-06", order, "FAULT", "1"))
+        .hasMessageContaining("its goods cannot go before");
+  }
+}
