@@ -15,3 +15,41 @@ insert into awaits_role values
   ('BILLED_GOODS', 'BILLED_NOT_RECEIVED', 1),
   ('SENT_INVOICE', 'SENT_NOT_INVOICED', 1),
   ('INVOICED_GOODS', 'BILLED_AHEAD', -1);
+
+-- Customers: what they pay, what they may owe, where their goods go.
+alter table party
+  add column price_list_id bigint null references price_list (id),
+  add column discount decimal(7,4) not null default 0 comment 'percent off every price',
+  add column credit_limit bigint null comment 'minor units they may owe; null: no limit',
+  add column tax_rate_id bigint null comment 'their rate, whatever the item''s' references tax_rate (id),
+  add column places varchar(2000) not null default '' comment 'delivery addresses, one a line';
+
+alter table item add column tax_rate_id bigint null references tax_rate (id);
+alter table place add column tax_rate_id bigint null comment 'for items that have none' references tax_rate (id);
+
+-- Prices from a date, and from a quantity, on.
+alter table item_price
+  add column from_date date not null default '1000-01-01',
+  add column min_quantity bigint not null default 0 comment 'millionths of the base unit',
+  drop primary key,
+  add primary key (item_id, list_id, from_date, min_quantity);
+
+alter table item add column to_complete boolean not null default false comment 'made from a line of a paper';
+alter table book add column tax_on_sums boolean not null default false comment 'tax is rounded on the sum of each rate';
+alter table journal_line add index line_by_party (party_id, account_id, date);
+
+-- How papers look that are handed over.
+alter table party add column language char(2) not null default 'en' comment 'of the papers they are handed';
+create table paper_look (
+  id tinyint primary key check (id = 1),
+  header varchar(500) not null default '' comment 'under the name of the book',
+  footer varchar(1000) not null default '',
+  columns varchar(100) not null default 'code,discount,tax',
+  logo mediumblob null,
+  logo_type varchar(20) not null default ''
+);
+insert into paper_look (id) values (1);
+create table paper_wording (
+  kind varchar(24) primary key,
+  words varchar(1000) not null comment 'below the lines of such a paper'
+);

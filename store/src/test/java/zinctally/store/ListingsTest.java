@@ -17,14 +17,17 @@ import zinctally.core.number.Coin;
 import zinctally.core.papers.Awaits;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
 import zinctally.core.papers.Repetition;
 import zinctally.store.buy.RepeatStore;
+import zinctally.store.listing.AgeListings;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.ListingStore.Ask;
 import zinctally.store.listing.Listings;
 import zinctally.store.listing.Page;
+import zinctally.store.listing.SellListings;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class ListingsTest {
@@ -74,7 +77,12 @@ class ListingsTest {
         BuyListings.toOrder(Coin.of("EUR")),
         BuyListings.returned(),
         BuyListings.returnSums(),
-        BuyListings.ageing(DATE),
+        AgeListings.ageing(Party.Kind.SUPPLIER, DATE),
+        AgeListings.ageing(Party.Kind.CUSTOMER, DATE),
+        SellListings.deliveries(),
+        SellListings.toDeliver(),
+        SellListings.picking(),
+        SellListings.customers(),
         BuyListings.awaited(Awaits.RECEIVED_BILL, DATE),
         BuyListings.awaited(Awaits.BILLED_GOODS, DATE),
         BuyListings.lots(),

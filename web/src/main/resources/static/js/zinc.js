@@ -129,6 +129,7 @@
   const offers = $("#offers");
   let offered = null;
   let offeredFor = ""; // offers for letters typed since are not taken
+  const FILLED = ["price", "discount", "tax"]; // filled as usual until she types there
 
   const cells = () => all("input:not([type=hidden]):not([type=checkbox]),select", paper).filter((i) => !i.closest("thead") && i.offsetParent);
   const go = (input, step) => {
@@ -167,7 +168,7 @@
   const addRow = () => {
     const last = table.tBodies[0].lastElementChild;
     const row = last.cloneNode(true);
-    all("input", row).forEach((i) => { i.value = ""; i.removeAttribute("aria-invalid"); delete i.dataset.own; });
+    all("input", row).forEach((i) => { i.value = ""; if (i.dataset.col !== "numbers") i.placeholder = ""; i.removeAttribute("aria-invalid"); delete i.dataset.own; });
     all("output,[data-shown]", row).forEach((o) => { o.textContent = ""; });
     all(".fault", row).forEach((f) => { f.hidden = true; });
     last.after(row);
@@ -180,8 +181,11 @@
     const row = e.target.closest("tbody tr");
     if (row && row === table.tBodies[0].lastElementChild && e.target.value) addRow();
     if (e.target.dataset.suggest) suggest(e.target);
-    if (e.target.dataset.col === "price") e.target.dataset.own = "1";
-    if (e.target.dataset.col === "item") all("[data-col=price]", row).forEach((p) => { delete p.dataset.own; });
+    if (FILLED.includes(e.target.dataset.col)) e.target.dataset.own = "1";
+    if (e.target.dataset.col === "item") FILLED.forEach((c) => all(`[data-col=${c}]`, row).forEach((p) => { delete p.dataset.own; }));
+    // percent off and the new price say the same; the one typed last counts
+    const other = {discount: "at", at: "discount"}[e.target.dataset.col];
+    if (other && e.target.value) all(`[data-col=${other}]`, row).forEach((o) => { o.value = ""; });
   });
 
   paper.addEventListener("keydown", (e) => {
@@ -333,9 +337,10 @@
     all("data[data-line]", proof).forEach((d) => {
       const row = $(`tr[data-row="${d.dataset.line}"]`, table);
       if (!row) return;
-      for (const what of ["name", "amount", "free", "given", "awaited"]) {
+      for (const what of ["name", "amount", "free", "given", "awaited", "margin"]) {
         const to = $(`[data-shown=${what}]`, row);
-        if (to) to.textContent = d.dataset[what] || "";
+        const says = d.dataset[what] || "";
+        if (to) to.textContent = says && to.dataset.says ? `${says} ${to.dataset.says}` : says;
       }
       const numbers = $("[data-col=numbers]", row);
       if (numbers) {
@@ -343,10 +348,15 @@
         const given = /^(.*) of (.*) given$/.exec(d.dataset.given || "");
         numbers.dataset.all = given && given[1] === given[2] ? "1" : "";
       }
-      const price = $("[data-col=price]", row);
-      if (price && !price.value && d.dataset.price && !price.dataset.own) {
-        price.value = d.dataset.price;
-        if (price === document.activeElement) price.select();
+      for (const [what, says] of [["discount", d.dataset.saysDiscount], ["at", d.dataset.saysAt]]) {
+        const cell = $(`[data-col=${what}]`, row);
+        if (cell) cell.placeholder = says || "";
+      }
+      for (const what of FILLED) {
+        const cell = $(`[data-col=${what}]`, row);
+        if (!cell || cell.value || !d.dataset[what] || cell.dataset.own) continue;
+        cell.value = d.dataset[what];
+        if (cell === document.activeElement) cell.select();
         filled = true;
       }
     });

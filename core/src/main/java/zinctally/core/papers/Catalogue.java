@@ -39,6 +39,20 @@ public interface Catalogue {
   /** Latest known cost of goods: minor units for a quantity in millionths; empty when never had. */
   Optional<LatestCost> latestCost(long item);
 
+  /** What goods on hand cost, else the latest known cost; empty when never had. */
+  Optional<LatestCost> presentCost(long item);
+
+  /** Minor units a customer may owe; empty for no limit. */
+  Optional<Long> creditLimit(long party);
+
+  /**
+   * An item that is made with the paper: stocked when it is bought; not kept in stock, until that
+   * is chosen, when it is sold.
+   *
+   * @param id below zero
+   */
+  Item newItem(long id, String name, Party.Kind side);
+
   /** What an item stands at, at the end of a day. */
   Standing standing(long item, LocalDate date);
 
@@ -114,6 +128,8 @@ public interface Catalogue {
    * @param cutOver the books' first day
    * @param firstOpenDay no paper may be dated before it
    * @param today the day of writing
+   * @param taxOnSums whether tax is rounded on the sum of each rate instead of line by line
    */
-  record Rules(Coin coin, LocalDate cutOver, LocalDate firstOpenDay, LocalDate today) {}
+  record Rules(
+      Coin coin, LocalDate cutOver, LocalDate firstOpenDay, LocalDate today, boolean taxOnSums) {}
 }

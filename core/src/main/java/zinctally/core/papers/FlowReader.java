@@ -284,7 +284,7 @@ final class FlowReader {
     found.stream()
         .filter(a -> a.item().id() == item.id() && brings.contains(a.what()))
         .findFirst()
-        .ifPresent(a -> in.awaited(row, say(item, Math.max(0, open(a)))));
+        .ifPresent(a -> in.beside(row, "awaited", say(item, Math.max(0, open(a)))));
     return found;
   }
 

@@ -182,7 +182,7 @@ public final class NumbersReader {
     long given = entries.stream().mapToLong(e -> e.micros == null ? 0 : e.micros).sum();
     Units units = item.units();
     String of = units.say(new Quantity(given)) + " of " + units.say(new Quantity(micros));
-    in.given(row, of + " given");
+    in.beside(row, "given", of + " given");
     if (in.faults.size() > before || given == micros) return complete(entries);
     String asked = serial ? "serial numbers" : "lots";
     if (entries.isEmpty())

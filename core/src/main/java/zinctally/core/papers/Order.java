@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 
@@ -30,6 +31,7 @@ public record Order(
    * @param quantity base units
    * @param unit the unit its price is for
    * @param price for one of that unit; null when not known
+   * @param discount percent off that price
    * @param net minor units without tax; zero without a price
    * @param rate null for none
    */
@@ -39,6 +41,7 @@ public record Order(
       Quantity quantity,
       String unit,
       BigDecimal price,
+      BigDecimal discount,
       long net,
       long tax,
       TaxRate rate) {}
@@ -51,6 +54,26 @@ public record Order(
   @Override
   public Paper with(Party made) {
     return new Order(kind, date, made, reference, expected, place, notes, lines);
+  }
+
+  @Override
+  public Paper withItems(UnaryOperator<Item> made) {
+    List<Line> same =
+        lines.stream()
+            .map(
+                l ->
+                    new Line(
+                        l.row(),
+                        made.apply(l.item()),
+                        l.quantity(),
+                        l.unit(),
+                        l.price(),
+                        l.discount(),
+                        l.net(),
+                        l.tax(),
+                        l.rate()))
+            .toList();
+    return new Order(kind, date, who, reference, expected, place, notes, same);
   }
 
   @Override

@@ -27,16 +27,17 @@ final class OrderReader {
           "Expected on " + expected + ", which is before the order's date " + date + ".");
     Place place = in.place("place", in.draft.field("place"));
     String notes = in.text("notes");
-    boolean taxIncluded = "included".equals(in.draft.field("prices"));
     List<Order.Line> lines = new ArrayList<>();
     Map<Long, Long> promised = new HashMap<>();
     for (int row = 0; row < in.draft.rows().size(); row++) {
       if (in.draft.blank(row)) continue;
-      Order.Line line = line(in, row, taxIncluded, buying);
+      Order.Line line = line(in, row, buying);
       if (line == null) continue;
       lines.add(line);
       if (!buying) promised(in, line, place, promised);
     }
+    if (!buying)
+      in.askCredit(who, lines.stream().mapToLong(l -> Math.addExact(l.net(), l.tax())).sum());
     if (lines.isEmpty() && in.faults.isEmpty())
       in.fault("rows.0.item", "There is no line yet: name an item and how many.");
     return in.done(
@@ -45,30 +46,33 @@ final class OrderReader {
                 in.draft.kind(), date, who, reference, expected, place, notes, List.copyOf(lines)));
   }
 
-  private static Order.Line line(Reader in, int row, boolean taxIncluded, boolean buying) {
+  private static Order.Line line(Reader in, int row, boolean buying) {
     int before = in.faults.size();
     Item item = in.item(row);
     Units.Typed quantity = item == null ? null : in.above(row, item.units(), ".");
     BigDecimal price = in.price(row, !buying);
     TaxRate rate = in.rate(row);
     if (item == null) return null;
-    Long amount =
-        quantity == null || price == null
-            ? Long.valueOf(0)
-            : in.amountOf(row, quantity, price, BigDecimal.ZERO);
     String unit = quantity == null ? item.units().base().sign() : quantity.unit().sign();
-    in.rows.put(
-        row, new Reading.RowFacts(item.id(), item.name(), unit, price == null ? null : amount));
-    if (in.faults.size() > before || quantity == null || amount == null) return null;
-    long tax = rate == null ? 0 : taxIncluded ? rate.within(amount) : rate.onNet(amount);
+    in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), unit, null));
+    Reader.Discounted off =
+        quantity == null || price == null
+            ? new Reader.Discounted(BigDecimal.ZERO, 0L)
+            : in.discounted(row, quantity, price);
+    if (price != null && off != null) in.rows.put(row, in.rows.get(row).amounting(off.amount()));
+    if (in.faults.size() > before || quantity == null || off == null || off.amount() == null)
+      return null;
+    LineAmounts one = in.amounts(List.of(new LineAmounts.Line(off.amount(), rate)));
+    if (!buying) in.margin(row, item, quantity.quantity().micros(), one.net()[0]);
     return new Order.Line(
         row,
         item,
         quantity.quantity(),
         unit,
         price,
-        taxIncluded ? amount - tax : amount,
-        tax,
+        off.percent(),
+        one.net()[0],
+        one.tax()[0],
         rate);
   }
 

@@ -3,6 +3,7 @@ package zinctally.core.papers;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 
 /** A paper that has been read and found sound. Amounts are minor units. */
@@ -33,6 +34,11 @@ public sealed interface Paper
 
   /** The same paper with its party made. */
   default Paper with(Party made) {
+    return this;
+  }
+
+  /** The same paper with items that are made with it. */
+  default Paper withItems(UnaryOperator<Item> made) {
     return this;
   }
 

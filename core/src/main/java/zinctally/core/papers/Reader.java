@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import java.util.function.Supplier;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
+import zinctally.core.number.Share;
 import zinctally.core.units.Units;
 
 /** Reads single fields and cells of one draft, and gathers what is wrong. */
@@ -55,24 +56,9 @@ final class Reader {
     else faults.add(question);
   }
 
-  /** Notes beside a row how many of its lots or serial numbers are given. */
-  void given(int row, String words) {
-    Reading.RowFacts facts = rows.get(row);
-    if (facts != null)
-      rows.put(
-          row,
-          new Reading.RowFacts(
-              facts.item(), facts.name(), facts.unit(), facts.amount(), words, facts.awaited()));
-  }
-
-  /** Notes beside a row how much of it is still awaited. */
-  void awaited(int row, String words) {
-    Reading.RowFacts facts = rows.get(row);
-    if (facts != null)
-      rows.put(
-          row,
-          new Reading.RowFacts(
-              facts.item(), facts.name(), facts.unit(), facts.amount(), facts.given(), words));
+  /** Notes something beside a row. */
+  void beside(int row, String what, String words) {
+    rows.computeIfPresent(row, (r, facts) -> facts.with(what, words));
   }
 
   void fault(String cell, String says) {
@@ -164,8 +150,7 @@ final class Reader {
       return null;
     }
     Optional<Item> item = book.item(typed);
-    if (item.isEmpty())
-      faults.add(Fault.at(row, "item", "No item has the code, barcode or name \"" + typed + "\"."));
+    if (item.isEmpty()) return onTheSpot(row, typed);
     else if (!item.get().active()) {
       faults.add(
           Fault.at(
@@ -175,6 +160,23 @@ final class Reader {
       return null;
     }
     return item.orElse(null);
+  }
+
+  /** What is bought or sold but is no item yet can be made one, to be completed later. */
+  private Item onTheSpot(int row, String typed) {
+    boolean trade =
+        switch (draft.kind()) {
+          case BILL, INVOICE, PURCHASE_ORDER, SALES_ORDER -> true;
+          default -> false;
+        };
+    if (!trade || typed.length() > 120) {
+      faults.add(Fault.at(row, "item", "No item has the code, barcode or name \"" + typed + "\"."));
+      return null;
+    }
+    ask(
+        "rows." + row + ".item",
+        "\"" + typed + "\" is no item yet. Shall it be made one, to be completed later?");
+    return book.newItem(-1L - row, typed, draft.kind().side().orElseThrow());
   }
 
   Units.Typed quantity(int row, Units units) {
@@ -310,5 +312,132 @@ final class Reader {
     if (quantity == null || quantity.quantity().signum() > 0) return quantity;
     faults.add(Fault.at(row, "quantity", "The quantity must be above zero" + otherwise));
     return null;
+  }
+
+  /**
+   * @param percent off the price, up to four places
+   * @param amount minor units that are left; null when it is too large
+   */
+  record Discounted(BigDecimal percent, Long amount) {}
+
+  /** A row's discount, typed as percent or as the new price: each fills in the other. */
+  Discounted discounted(int row, Units.Typed quantity, BigDecimal price) {
+    String typed = draft.cell(row, "discount").replace("%", "").strip();
+    String at = draft.cell(row, "at");
+    String cell = "rows." + row + ".discount";
+    if (!typed.isEmpty() && !at.isEmpty()) {
+      fault("rows." + row + ".at", "Percent off, or the new price: leave one of the two empty.");
+      return null;
+    }
+    if (!at.isEmpty()) return newPrice(row, quantity, price, at);
+    if (typed.isEmpty())
+      return new Discounted(BigDecimal.ZERO, amountOf(row, quantity, price, BigDecimal.ZERO));
+    BigDecimal percent = amount(cell, typed, 4);
+    if (percent == null) return null;
+    if (percent.signum() < 0 || percent.compareTo(HUNDRED) > 0) {
+      fault(cell, "A discount is between 0 and 100 percent.");
+      return null;
+    }
+    BigDecimal left = price.multiply(HUNDRED.subtract(percent)).divide(HUNDRED);
+    beside(row, "at", Figures.grouped(left, Math.min(4, Math.max(2, left.scale()))));
+    return new Discounted(percent, amountOf(row, quantity, price, percent));
+  }
+
+  private Discounted newPrice(int row, Units.Typed quantity, BigDecimal price, String typed) {
+    String cell = "rows." + row + ".at";
+    BigDecimal at = amount(cell, typed, 6);
+    if (at == null) return null;
+    if (at.signum() < 0 || at.compareTo(price) > 0) {
+      fault(cell, "The new price is between 0 and " + price.toPlainString() + ".");
+      return null;
+    }
+    BigDecimal percent =
+        price.signum() == 0
+            ? BigDecimal.ZERO
+            : price.subtract(at).multiply(HUNDRED).divide(price, 4, RoundingMode.HALF_UP);
+    beside(
+        row,
+        "discount",
+        percent.setScale(2, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString());
+    return new Discounted(percent, amountOf(row, quantity, at, BigDecimal.ZERO));
+  }
+
+  /** Net and tax of the lines, with what comes off the whole taken off. */
+  LineAmounts amounts(List<LineAmounts.Line> lines) {
+    boolean included = "included".equals(draft.field("prices"));
+    long sum = lines.stream().mapToLong(LineAmounts.Line::amount).reduce(0, Math::addExact);
+    return LineAmounts.of(lines, offTheWhole(sum), included, book.rules().taxOnSums());
+  }
+
+  /** What comes off the whole, an amount or percent; minor units. */
+  private long offTheWhole(long sum) {
+    String typed = draft.field("off");
+    if (typed.isEmpty() || sum == 0) return 0;
+    boolean percent = typed.endsWith("%");
+    BigDecimal read =
+        amount(
+            "off",
+            percent ? typed.substring(0, typed.length() - 1).strip() : typed,
+            percent ? 4 : book.rules().coin().digits());
+    if (read == null) return 0;
+    BigDecimal most = percent ? HUNDRED : book.rules().coin().decimal(sum);
+    if (read.signum() < 0 || read.compareTo(most) > 0) {
+      fault(
+          "off",
+          "Between 0 and "
+              + (percent ? "100 %" : say(sum) + ", which is all of it,")
+              + " can come off the whole.");
+      return 0;
+    }
+    if (!percent) return book.rules().coin().minor(read);
+    return BigDecimal.valueOf(sum)
+        .multiply(read)
+        .divide(HUNDRED, 0, RoundingMode.HALF_UP)
+        .longValueExact();
+  }
+
+  /**
+   * Says what a line earns at the present cost of its goods, and when that is less than nothing.
+   */
+  void margin(int row, Item item, long micros, long net) {
+    Optional<Catalogue.LatestCost> present = book.presentCost(item.id());
+    if (present.isEmpty() || micros == 0) return;
+    long cost = Share.of(present.get().value(), micros, present.get().micros());
+    if (net != 0)
+      beside(
+          row,
+          "margin",
+          BigDecimal.valueOf(net - cost)
+                  .multiply(HUNDRED)
+                  .divide(BigDecimal.valueOf(net), 0, RoundingMode.HALF_UP)
+                  .toPlainString()
+                  .replace('-', '−')
+              + " %");
+    if (net >= cost) return;
+    int digits = book.rules().coin().digits();
+    notes.add(
+        Fault.at(
+            row,
+            "price",
+            item.name()
+                + " is sold at "
+                + Figures.grouped(book.rules().coin().each(net, micros), digits)
+                + ", under its present cost of "
+                + Figures.grouped(
+                    book.rules().coin().each(present.get().value(), present.get().micros()), digits)
+                + "."));
+  }
+
+  /** Asks when a customer would owe more than their limit. */
+  void askCredit(Party who, long more) {
+    if (who == null || who.id() == 0) return;
+    Optional<Long> limit = book.creditLimit(who.id());
+    if (limit.isEmpty()) return;
+    long owed =
+        Math.addExact(book.openItems(who.id()).stream().mapToLong(OpenItem::open).sum(), more);
+    if (owed > limit.get())
+      ask(
+          who.kind().field(),
+          who.name() + " would owe " + say(owed) + "; the limit is " + say(limit.get()) + ".");
   }
 }

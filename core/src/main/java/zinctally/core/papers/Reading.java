@@ -1,5 +1,6 @@
 package zinctally.core.papers;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,14 +24,25 @@ public record Reading(
    * @param name what the item or account is called
    * @param unit the unit the price is for
    * @param amount minor units without tax, null when it cannot be told
-   * @param given how many of its lots or serial numbers are given, in words; empty when none are
-   *     asked for
-   * @param awaited how much of it is still to come or to be billed, in words
+   * @param beside what else stands beside the row, in words by name: {@code given}, {@code
+   *     awaited}, {@code at}, {@code discount}, {@code margin}
    */
   public record RowFacts(
-      long item, String name, String unit, Long amount, String given, String awaited) {
+      long item, String name, String unit, Long amount, Map<String, String> beside) {
     public RowFacts(long item, String name, String unit, Long amount) {
-      this(item, name, unit, amount, "", "");
+      this(item, name, unit, amount, Map.of());
+    }
+
+    /** The same with one thing more beside it. */
+    RowFacts with(String what, String words) {
+      Map<String, String> more = new HashMap<>(beside);
+      more.put(what, words);
+      return new RowFacts(item, name, unit, amount, more);
+    }
+
+    /** The same with its amount. */
+    RowFacts amounting(Long minor) {
+      return new RowFacts(item, name, unit, minor, beside);
     }
   }
 }

@@ -49,10 +49,7 @@ final class ReceiptReader {
     if (unbilled == null) return null;
     long value = unbilled;
     for (Flow.Portion bill : flow.before()) value = Math.addExact(value, bill.value());
-    Reading.RowFacts facts = in.rows.get(row);
-    in.rows.put(
-        row,
-        new Reading.RowFacts(item.id(), item.name(), unit, value, facts.given(), facts.awaited()));
+    in.rows.put(row, in.rows.get(row).amounting(value));
     return in.faults.size() > before
         ? null
         : new Receipt.Line(row, item, quantity.quantity(), unit, price, value, unbilled, flow);

@@ -62,7 +62,10 @@ final class ReturnReader {
     if (goods.isEmpty()) return null;
     Item item = goods.get(0).item();
     Units.Typed quantity = in.quantity(row, item.units());
-    in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), "", null));
+    in.rows.put(
+        row,
+        new Reading.RowFacts(
+            item.id(), item.name(), quantity == null ? "" : quantity.unit().sign(), null));
     if (quantity == null) return null;
     long micros = quantity.quantity().micros();
     if (micros <= 0) {
@@ -85,11 +88,7 @@ final class ReturnReader {
     long net = net(row, parts);
     Traded of = parts.get(0).of();
     long tax = of.rate() == null ? 0 : of.rate().onNet(net);
-    Reading.RowFacts facts = in.rows.get(row);
-    in.rows.put(
-        row,
-        new Reading.RowFacts(
-            item.id(), item.name(), quantity.unit().sign(), net, facts.given(), ""));
+    in.rows.put(row, in.rows.get(row).amounting(net));
     if (in.faults.size() > before) return null;
     return new Return.Line(
         row, item, quantity.quantity(), quantity.unit().sign(), net, tax, reason, parts);

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
@@ -62,6 +63,13 @@ public record Trade(
   @Override
   public Paper with(Party made) {
     return new Trade(kind, date, due, made, theirNumber, place, lines, bears);
+  }
+
+  @Override
+  public Paper withItems(UnaryOperator<Item> made) {
+    List<TradeLine> same =
+        lines.stream().map(l -> l.item() == null ? l : l.of(made.apply(l.item()))).toList();
+    return new Trade(kind, date, due, who, theirNumber, place, same, bears);
   }
 
   /**

@@ -37,6 +37,12 @@ public record TradeLine(
     return item != null && item.stocked();
   }
 
+  /** The same of an item that is made. */
+  TradeLine of(Item made) {
+    return new TradeLine(
+        row, made, account, wording, quantity, unit, price, discount, net, tax, rate, flow);
+  }
+
   /** The same with charges of the paper added to what its goods cost. */
   TradeLine bearing(long charge) {
     return new TradeLine(

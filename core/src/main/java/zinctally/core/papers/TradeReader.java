@@ -7,38 +7,171 @@ import java.util.List;
 import java.util.Optional;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
+import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
 
 /** Reads a bill or an invoice: items, and accounts for what is no item. */
 final class TradeReader {
-  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
+  private final Reader in;
+  private final boolean buying;
+  private final LocalDate date;
+  private final Party who;
+  private final Place place;
+  private final FlowReader flows;
 
-  private TradeReader() {}
+  private TradeReader(Reader in) {
+    this.in = in;
+    buying = in.draft.kind() == PaperKind.BILL;
+    date = in.date();
+    who = in.party();
+    place = in.place("place", in.draft.field("place"));
+    flows = new FlowReader(in, who, date, place);
+  }
 
   static Reading trade(Reader in) {
-    boolean buying = in.draft.kind() == PaperKind.BILL;
-    LocalDate date = in.date();
-    Party who = in.party();
+    return new TradeReader(in).read();
+  }
+
+  private Reading read() {
     int terms = who == null ? 0 : who.termsDays();
     LocalDate due = date == null ? null : in.day("due", date.plusDays(terms));
     if (due != null && date != null && due.isBefore(date))
       in.fault("due", "Due on " + due + ", which is before the paper's date " + date + ".");
     String number = in.text(buying ? "their_number" : "reference");
     if (buying) in.askSameNumber(who, number);
-    Place place = in.place("place", in.draft.field("place"));
-    boolean taxIncluded = "included".equals(in.draft.field("prices"));
-    FlowReader flows = new FlowReader(in, who, date, place);
-    List<TradeLine> lines = new ArrayList<>();
-    for (int row = 0; row < in.draft.rows().size(); row++) {
-      if (in.draft.blank(row)) continue;
-      TradeLine line = tradeLine(in, row, taxIncluded, buying, flows);
-      if (line != null) lines.add(line);
-    }
-    if (lines.isEmpty() && in.faults.isEmpty())
+    List<Typed> typed = new ArrayList<>();
+    for (int row = 0; row < in.draft.rows().size(); row++)
+      if (!in.draft.blank(row)) typed(row).ifPresent(typed::add);
+    List<TradeLine> lines = lines(typed);
+    if (typed.isEmpty() && in.faults.isEmpty())
       in.fault("rows.0.item", "There is no line yet: name an item and how many.");
     Trade.Bears bears = buying ? bears(in, lines) : Trade.Bears.EXPENSE;
+    if (!buying)
+      in.askCredit(who, lines.stream().mapToLong(l -> Math.addExact(l.net(), l.tax())).sum());
     return in.done(
         () -> new Trade(in.draft.kind(), date, due, who, number, place, List.copyOf(lines), bears));
+  }
+
+  /**
+   * A row as far as it could be read.
+   *
+   * @param item null for a line on an account
+   * @param off its discount and what it comes to; null when it cannot be told
+   * @param sound whether nothing in it is wrong
+   */
+  private record Typed(
+      int row,
+      Item item,
+      Account account,
+      String wording,
+      Units.Typed quantity,
+      BigDecimal price,
+      Reader.Discounted off,
+      TaxRate rate,
+      boolean sound) {}
+
+  private Optional<Typed> typed(int row) {
+    int faultsBefore = in.faults.size();
+    String cell = in.draft.cell(row, "item");
+    Optional<Account> account = account(cell);
+    Item item = account.isPresent() ? null : in.item(row);
+    account.ifPresent(a -> checkFreeAccount(row, a));
+    if (item == null && account.isEmpty()) return Optional.empty();
+    Units units = item == null ? Units.of(Unit.EACH) : item.units();
+    boolean one = account.isPresent() && in.draft.cell(row, "quantity").isEmpty();
+    Units.Typed quantity =
+        one
+            ? units.read("1").orElseThrow()
+            : in.above(row, units, "; what comes back is a return.");
+    BigDecimal price = in.price(row, true);
+    String name = item != null ? item.name() : account.get().label();
+    String unit = quantity == null ? units.base().sign() : quantity.unit().sign();
+    in.rows.put(row, new Reading.RowFacts(item == null ? 0 : item.id(), name, unit, null));
+    Reader.Discounted off =
+        quantity == null || price == null ? null : in.discounted(row, quantity, price);
+    TaxRate rate = in.rate(row);
+    String wording =
+        item == null ? wording(cell) : buying ? item.purchaseWording() : item.saleWording();
+    return Optional.of(
+        new Typed(
+            row,
+            item,
+            account.orElse(null),
+            wording,
+            quantity,
+            price,
+            off,
+            rate,
+            in.faults.size() == faultsBefore));
+  }
+
+  /** The account a cell names, alone or followed by words of its own for the paper. */
+  private Optional<Account> account(String cell) {
+    if (cell.isEmpty() || in.book.item(cell).isPresent()) return Optional.empty();
+    return in.book
+        .account(cell)
+        .or(
+            () ->
+                cell.indexOf(' ') < 0 ? Optional.empty() : in.book.account(cell.split(" ", 2)[0]));
+  }
+
+  private String wording(String cell) {
+    return in.book.account(cell).isPresent() || cell.indexOf(' ') < 0
+        ? ""
+        : cell.split(" ", 2)[1].strip();
+  }
+
+  /** The rows with their amounts, once what comes off the whole is spread over them. */
+  private List<TradeLine> lines(List<Typed> typed) {
+    List<Typed> priced =
+        typed.stream().filter(t -> t.off != null && t.off.amount() != null).toList();
+    LineAmounts amounts =
+        in.amounts(priced.stream().map(t -> new LineAmounts.Line(t.off.amount(), t.rate)).toList());
+    List<TradeLine> lines = new ArrayList<>();
+    for (Typed t : typed) {
+      int at = priced.indexOf(t);
+      Long net = at < 0 ? null : Long.valueOf(amounts.net()[at]);
+      if (at >= 0) in.rows.put(t.row, in.rows.get(t.row).amounting(t.off.amount()));
+      line(t, net, at < 0 ? 0 : amounts.tax()[at]).ifPresent(lines::add);
+    }
+    return lines;
+  }
+
+  private Optional<TradeLine> line(Typed t, Long net, long tax) {
+    int faultsBefore = in.faults.size();
+    Flow flow = Flow.NONE;
+    if (t.item != null && t.quantity != null) {
+      long micros = t.quantity.quantity().micros();
+      flow = flows.asked(t.row, t.item, micros, net);
+      if (!buying && net != null) in.margin(t.row, t.item, micros, net);
+    }
+    if (!t.sound || net == null || in.faults.size() > faultsBefore) return Optional.empty();
+    return Optional.of(
+        new TradeLine(
+            t.row,
+            t.item,
+            t.account,
+            t.wording,
+            t.quantity.quantity(),
+            t.quantity.unit().sign(),
+            t.price,
+            t.off.percent(),
+            net,
+            tax,
+            t.rate,
+            flow));
+  }
+
+  private void checkFreeAccount(int row, Account account) {
+    if (!account.active())
+      in.faults.add(Fault.at(row, "item", account.label() + " is switched off."));
+    if (account.role().control())
+      in.faults.add(
+          Fault.at(
+              row,
+              "item",
+              account.label()
+                  + " is a control account; it is kept by papers and takes no line by hand."));
   }
 
   /** How the lines that are no goods are shared over those that are. */
@@ -62,88 +195,5 @@ final class TradeReader {
     else if (bears == Trade.Bears.VALUE && goods.stream().allMatch(l -> l.net() == 0))
       in.fault("charges", "These goods cost nothing; share by quantity or by weight.");
     return bears;
-  }
-
-  private static TradeLine tradeLine(
-      Reader in, int row, boolean taxIncluded, boolean buying, FlowReader flows) {
-    int faultsBefore = in.faults.size();
-    String typed = in.draft.cell(row, "item");
-    Optional<Account> account =
-        typed.isEmpty() || in.book.item(typed).isPresent()
-            ? Optional.empty()
-            : in.book.account(typed);
-    Item item = null;
-    if (account.isPresent()) checkFreeAccount(in, row, account.get());
-    else item = in.item(row);
-    Units units = item == null ? Units.of(zinctally.core.units.Unit.EACH) : item.units();
-    boolean one = account.isPresent() && in.draft.cell(row, "quantity").isEmpty();
-    Units.Typed quantity =
-        one
-            ? units.read("1").orElseThrow()
-            : item == null && account.isEmpty()
-                ? null
-                : in.above(row, units, "; what comes back is a return.");
-    if (item == null && account.isEmpty()) return null;
-    BigDecimal price = in.price(row, true);
-    BigDecimal discount = buying ? BigDecimal.ZERO : discount(in, row);
-    TaxRate rate = in.rate(row);
-    String name = item != null ? item.name() : account.get().label();
-    Long shown = null;
-    if (quantity != null && price != null && discount != null)
-      shown = in.amountOf(row, quantity, price, discount);
-    in.rows.put(
-        row,
-        new Reading.RowFacts(
-            item == null ? 0 : item.id(),
-            name,
-            quantity == null ? units.base().sign() : quantity.unit().sign(),
-            shown));
-    long tax =
-        rate == null || shown == null ? 0 : taxIncluded ? rate.within(shown) : rate.onNet(shown);
-    Long net = shown == null ? null : Long.valueOf(taxIncluded ? shown - tax : shown);
-    Flow flow = Flow.NONE;
-    if (item != null && quantity != null)
-      flow = flows.asked(row, item, quantity.quantity().micros(), net);
-    if (in.faults.size() == faultsBefore && net != null) {
-      return new TradeLine(
-          row,
-          item,
-          account.orElse(null),
-          item == null ? "" : buying ? item.purchaseWording() : item.saleWording(),
-          quantity.quantity(),
-          quantity.unit().sign(),
-          price,
-          discount,
-          net,
-          tax,
-          rate,
-          flow);
-    }
-    return null;
-  }
-
-  private static void checkFreeAccount(Reader in, int row, Account account) {
-    if (!account.active())
-      in.faults.add(Fault.at(row, "item", account.label() + " is switched off."));
-    if (account.role().control())
-      in.faults.add(
-          Fault.at(
-              row,
-              "item",
-              account.label()
-                  + " is a control account; it is kept by papers and takes no line by hand."));
-  }
-
-  private static BigDecimal discount(Reader in, int row) {
-    String typed = in.draft.cell(row, "discount").replace("%", "").strip();
-    if (typed.isEmpty()) return BigDecimal.ZERO;
-    String cell = "rows." + row + ".discount";
-    BigDecimal percent = in.amount(cell, typed, 4);
-    if (percent == null) return null;
-    if (percent.signum() < 0 || percent.compareTo(HUNDRED) > 0) {
-      in.fault(cell, "A discount is between 0 and 100 percent.");
-      return null;
-    }
-    return percent;
   }
 }

@@ -8,6 +8,7 @@ import zinctally.core.number.Coin;
  *
  * @param closedTo last closed day, or null when no period is closed
  * @param shortStock whether goods may be sold that are not there yet
+ * @param taxOnSums whether tax is rounded on the sum of each rate instead of line by line
  * @param approver the role that approves purchase orders; empty when nobody needs to
  */
 public record Book(
@@ -17,7 +18,8 @@ public record Book(
     LocalDate closedTo,
     boolean pricesIncludeTax,
     boolean shortStock,
-    String approver) {
+    String approver,
+    boolean taxOnSums) {
   public LocalDate firstOpenDay() {
     return closedTo == null || closedTo.isBefore(cutOver) ? cutOver : closedTo.plusDays(1);
   }

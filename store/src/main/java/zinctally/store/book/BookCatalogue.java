@@ -30,6 +30,7 @@ import zinctally.core.papers.ReturnReason;
 import zinctally.core.papers.StartTracking;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.Traded;
+import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemRows;
@@ -65,7 +66,13 @@ public final class BookCatalogue implements Catalogue {
     this.lots = new LotLookup(sql);
     this.amends = amends;
     this.shortStock = book.shortStock();
-    this.rules = new Rules(book.coin(), book.cutOver(), book.firstOpenDay(), LocalDate.now(clock));
+    this.rules =
+        new Rules(
+            book.coin(),
+            book.cutOver(),
+            book.firstOpenDay(),
+            LocalDate.now(clock),
+            book.taxOnSums());
     this.accounts = accounts.all();
     this.groups = groups.tree();
     sql.sql("select id, name from place where active")
@@ -163,6 +170,32 @@ public final class BookCatalogue implements Catalogue {
         .list()
         .forEach(item -> found.put(item.id(), item));
     return found;
+  }
+
+  @Override
+  public Item newItem(long id, String name, Party.Kind side) {
+    Item item = newItem(id, "", name, "", Units.of(Unit.EACH));
+    return side == Party.Kind.SUPPLIER ? item : item.withKind(ItemKind.NOT_STOCKED);
+  }
+
+  @Override
+  public Optional<LatestCost> presentCost(long item) {
+    return sql.sql(
+            """
+            select if(on_hand > 0, worth, latest_value), if(on_hand > 0, on_hand, latest_quantity)
+            from cost_pool where item_id = ? and (on_hand > 0 or latest_quantity > 0)
+            """)
+        .param(item)
+        .query((row, n) -> new LatestCost(row.getLong(1), row.getLong(2)))
+        .optional();
+  }
+
+  @Override
+  public Optional<Long> creditLimit(long party) {
+    return sql.sql("select credit_limit from party where id = ? and credit_limit is not null")
+        .param(party)
+        .query(Long.class)
+        .optional();
   }
 
   /** An item that is not made yet, with what its group, or the top group, gives it. */

@@ -36,7 +36,8 @@ public class BookStore {
                     row.getObject("closed_to", LocalDate.class),
                     row.getBoolean("prices_include_tax"),
                     row.getBoolean("short_stock"),
-                    row.getString("approver")))
+                    row.getString("approver"),
+                    row.getBoolean("tax_on_sums")))
         .optional();
   }
 
@@ -64,6 +65,11 @@ public class BookStore {
             """)
         .params(name, coin.code(), cutOver, pricesIncludeTax, shortStock)
         .update();
+  }
+
+  /** Whether tax is rounded on the sum of each rate instead of line by line. */
+  public void taxOnSums(boolean onSums) {
+    sql.sql("update book set tax_on_sums = ? where id = 1").param(onSums).update();
   }
 
   /** The role that approves purchase orders; empty when nobody needs to. */

@@ -46,8 +46,12 @@ public class OfferStore {
     } else if (kind == PaperKind.BILL) {
       offers.addAll(some(party, "'RECEIVED_BILL'", ""));
       offers.addAll(some(party, "'ORDERED_BILL'", APPROVED + NOT_ONLY_RECEIVED));
-    } else if (kind == PaperKind.INVOICE) offers.addAll(some(party, "'PROMISED_INVOICE'", ""));
-    else if (kind == PaperKind.SUPPLIER_CREDIT) offers.addAll(returns(party));
+    } else if (kind == PaperKind.DELIVERY)
+      offers.addAll(some(party, "'PROMISED_GOODS', 'INVOICED_GOODS'", NOT_OF_ORDER));
+    else if (kind == PaperKind.INVOICE) {
+      offers.addAll(some(party, "'SENT_INVOICE'", ""));
+      offers.addAll(some(party, "'PROMISED_INVOICE'", NOT_ONLY_RECEIVED));
+    } else if (kind == PaperKind.SUPPLIER_CREDIT) offers.addAll(returns(party));
     return offers;
   }
 
@@ -55,6 +59,10 @@ public class OfferStore {
       """
        and exists (select 1 from order_head d join book b on b.id = 1
         where d.paper_id = p.id and (d.approved_at is not null or b.approver = ''))""";
+
+  /** An invoice sent ahead of an order's goods waits for the same goods. */
+  private static final String NOT_OF_ORDER =
+      " and (a.what = 'PROMISED_GOODS' or a.order_paper = 0)";
 
   /** An order whose open bill is all for goods that are here is offered by its receipts. */
   private static final String NOT_ONLY_RECEIVED =
@@ -66,17 +74,23 @@ public class OfferStore {
             """
             select p.id, p.kind, p.number, p.date, p.reference, o.number as order_number,
               group_concat(i.name order by a.line separator ', ') as items, count(*) as n,
-              sum(if(a.what in ('RECEIVED_BILL', 'BILLED_GOODS'), a.open_value,
-                     round(l.net * (a.open_quantity - coalesce(h.here, 0)) / l.quantity))) as value
+              sum(case when a.what in ('RECEIVED_BILL', 'BILLED_GOODS', 'INVOICED_GOODS')
+                  then a.open_value
+                when a.what = 'SENT_INVOICE'
+                  then coalesce(round(ol.net * a.open_quantity / ol.quantity), 0)
+                else round(l.net * (a.open_quantity - coalesce(h.here, 0)) / l.quantity) end)
+                as value
             from awaited a join paper p on p.id = a.paper_id and p.state = 'POSTED'
             join item i on i.id = a.item_id
             join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = a.line
             left join paper o on o.id = a.order_paper
+            left join paper_line ol on ol.paper_id = o.id and ol.version = o.version
+              and ol.line = a.order_line
             left join (
               select order_paper, order_line, sum(open_quantity) as here from awaited
-              where what = 'RECEIVED_BILL' and party_id = :party and open_quantity > 0
+              where what in ('RECEIVED_BILL', 'SENT_INVOICE') and party_id = :party and open_quantity > 0
               group by order_paper, order_line) h
-              on a.what = 'ORDERED_BILL' and h.order_paper = a.paper_id and h.order_line = a.line
+              on a.what in ('ORDERED_BILL', 'PROMISED_INVOICE') and h.order_paper = a.paper_id and h.order_line = a.line
             where a.party_id = :party and a.open_quantity > 0 and a.what in ("""
                 + what
                 + ")"

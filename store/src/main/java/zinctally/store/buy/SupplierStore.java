@@ -1,6 +1,5 @@
 package zinctally.store.buy;
 
-import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,8 +9,6 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.papers.Catalogue;
-import zinctally.store.listing.BuyListings;
-import zinctally.store.listing.Listing;
 
 /** Suppliers: what is known of each, what is owed to them. */
 @Repository
@@ -126,45 +123,6 @@ public class SupplierStore {
                 + " on duplicate key update code = values(code)")
         .params(supplier, item, code)
         .update();
-  }
-
-  /**
-   * What is owed by age, minor units; below zero is credit.
-   *
-   * @param notDue on that day
-   */
-  public record Owed(long notDue, long to30, long to60, long to90, long older) {
-    public long all() {
-      return notDue + to30 + to60 + to90 + older;
-    }
-
-    public List<Long> parts() {
-      return List.of(notDue, to30, to60, to90, older);
-    }
-  }
-
-  /** What was owed to all suppliers at the end of a day. */
-  public Owed owed(LocalDate date) {
-    return owed(BuyListings.ageing(date), "");
-  }
-
-  /** What was owed to one supplier at the end of a day. */
-  public Owed owed(long supplier, LocalDate date) {
-    return owed(BuyListings.ageing(date), " and t.id = " + supplier);
-  }
-
-  private Owed owed(Listing ageing, String which) {
-    return sql.sql(
-            "select coalesce(sum(t.not_due), 0), coalesce(sum(t.d30), 0), coalesce(sum(t.d60), 0),"
-                + " coalesce(sum(t.d90), 0), coalesce(sum(t.older), 0) from "
-                + ageing.from()
-                + which)
-        .params(ageing.params())
-        .query(
-            (row, n) ->
-                new Owed(
-                    row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4), row.getLong(5)))
-        .single();
   }
 
   /** What a supplier asked last for some items, without tax. */

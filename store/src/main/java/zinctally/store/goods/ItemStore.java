@@ -6,6 +6,7 @@ import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -17,6 +18,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listings;
+import zinctally.store.sell.PriceStore;
 
 /** Items and what stock there is of them. */
 @Repository
@@ -41,8 +43,9 @@ public class ItemStore {
     return sql.sql(
             """
             select l.id, l.name, p.price from price_list l
-            left join item_price p on p.list_id = l.id and p.item_id = ? order by l.id
-            """)
+            left join item_price p on p.list_id = l.id and p.item_id = ? and %s order by l.id
+            """
+                .formatted(PriceStore.TODAY))
         .param(item)
         .query(
             (row, n) -> new ItemCard.Price(row.getLong(1), row.getString(2), row.getBigDecimal(3)))
@@ -196,16 +199,21 @@ public class ItemStore {
             card.tracking().name(),
             card.weight())
         .update();
-    sql.sql("delete from item_price where item_id = ?").param(id).update();
-    for (ItemCard.Price price : card.prices())
-      if (price.price() != null)
-        sql.sql("insert into item_price values (?, ?, ?)")
-            .params(id, price.list(), price.price())
-            .update();
+    sql.sql(
+            "delete from item_price where item_id = :item and list_id not in (:kept)"
+                + " and min_quantity = 0")
+        .param("item", id)
+        .param(
+            "kept",
+            Stream.concat(Stream.of(0L), card.prices().stream().map(ItemCard.Price::list)).toList())
+        .update();
+    for (ItemCard.Price price : card.prices()) keep(id, price);
     if (!along.list().isEmpty()) {
       sql.sql("insert into price_list (name) values (?)").param(along.list()).update();
       if (along.price() != null)
-        sql.sql("insert into item_price select ?, id, ? from price_list where name = ?")
+        sql.sql(
+                "insert into item_price (item_id, list_id, price)"
+                    + " select ?, id, ? from price_list where name = ?")
             .params(id, along.price(), along.list())
             .update();
     }
@@ -215,6 +223,27 @@ public class ItemStore {
         .params(login, id, card.id() == 0 ? "made" : "changed", card.toString())
         .update();
     return id;
+  }
+
+  /** The price that counts today, changed; it keeps the day from which it counts. */
+  private void keep(long item, ItemCard.Price price) {
+    int changed =
+        sql.sql(
+                """
+                update item_price set price = :price
+                where item_id = :item and list_id = :list and min_quantity = 0 and from_date = (
+                  select max(from_date) from (select from_date from item_price
+                    where item_id = :item and list_id = :list and min_quantity = 0
+                      and from_date <= current_date) x)
+                """)
+            .param("price", price.price())
+            .param("item", item)
+            .param("list", price.list())
+            .update();
+    if (changed == 0)
+      sql.sql("insert ignore into item_price (item_id, list_id, price) values (?, ?, ?)")
+          .params(item, price.list(), price.price())
+          .update();
   }
 
   /**
@@ -325,14 +354,6 @@ public class ItemStore {
                     ItemRows.unit(row.getString("base_unit")).sign(),
                     row.getLong("on_hand")))
         .list();
-  }
-
-  /** Price for one base unit in the first price list. */
-  public Optional<BigDecimal> price(long item) {
-    return sql.sql("select price from item_price where item_id = ? order by list_id limit 1")
-        .param(item)
-        .query(BigDecimal.class)
-        .optional();
   }
 
   /**

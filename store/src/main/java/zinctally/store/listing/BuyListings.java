@@ -45,7 +45,7 @@ public final class BuyListings {
           then if(p.kind = 'SALES_ORDER', 'part delivered', 'part received')
         else 'open' end""";
 
-  private static final String WHAT =
+  static final String WHAT =
       """
       coalesce((select group_concat(distinct i.name order by n.line separator ', ')
         from paper_line n join item i on i.id = n.item_id
@@ -70,7 +70,7 @@ public final class BuyListings {
                 buying ? "Supplier" : "Customer",
                 "w.name",
                 TEXT,
-                buying ? "/buy/supplier/{party_id}" : ""),
+                buying ? "/buy/supplier/{party_id}" : "/sell/customer/{party_id}"),
             new Column("party_id", "", "w.id", HIDDEN),
             new Column("what", "What", WHAT, TEXT),
             new Column("expected", "Expected", "d.expected", DATE),
@@ -324,61 +324,12 @@ public final class BuyListings {
         "Nothing has gone back yet.");
   }
 
-  /** What is owed to suppliers at the end of a day, by how long it has been due. */
-  public static Listing ageing(LocalDate date) {
-    return new Listing(
-        "Owed to suppliers, by age",
-        "(select w.id, w.name, -sum(u.open) as open, "
-            + bucket("u.due >= :date", "not_due")
-            + ", "
-            + bucket("u.due < :date and u.due >= :d30", "d30")
-            + ", "
-            + bucket("u.due < :d30 and u.due >= :d60", "d60")
-            + ", "
-            + bucket("u.due < :d60 and u.due >= :d90", "d90")
-            + ", "
-            + bucket("u.due < :d90", "older")
-            + " "
-            + """
-             from (
-              select party_id, due, open from open_item where open < 0 or open > 0
-              union all
-              select o.party_id, o.due, -o.amount from paper p join open_item o on o.paper_id = p.id
-              where p.date > :date
-              union all
-              select o.party_id, o.due, -s.amount from settlement s
-              join open_item o on o.id = s.open_item_id where s.date > :date) u
-             join party w on w.id = u.party_id and w.kind = 'SUPPLIER'
-             group by w.id having open <> 0 or not_due <> 0 or d30 <> 0 or d60 <> 0 or d90 <> 0
-               or older <> 0) t where true""",
-        Map.of(
-            "date", date,
-            "d30", date.minusDays(30),
-            "d60", date.minusDays(60),
-            "d90", date.minusDays(90)),
-        List.of(
-            new Column("id", "", "t.id", HIDDEN),
-            new Column("name", "Who", "t.name", TEXT, "/buy/supplier/{id}"),
-            new Column("open", "All", "t.open", MONEY, "/buy/supplier/{id}"),
-            new Column("not_due", "Not due yet", "t.not_due", MONEY),
-            new Column("d30", "Up to 30 days", "t.d30", MONEY),
-            new Column("d60", "31 to 60", "t.d60", MONEY),
-            new Column("d90", "61 to 90", "t.d90", MONEY),
-            new Column("older", "Older", "t.older", MONEY)),
-        "t.id",
-        "name",
-        "Nothing was open.");
-  }
-
-  private static String bucket(String when, String name) {
-    return "-sum(if(" + when + ", u.open, 0)) as " + name;
-  }
-
-  /** Lines that waited for a bill, or for their goods, at the end of a day. */
+  /** Lines that waited for a bill or invoice, or for their goods, at the end of a day. */
   public static Listing awaited(Awaits what, LocalDate date) {
-    boolean received = what == Awaits.RECEIVED_BILL;
+    boolean buying = what == Awaits.RECEIVED_BILL || what == Awaits.BILLED_GOODS;
+    String party = buying ? "/buy/supplier/{party_id}" : "/sell/customer/{party_id}";
     return new Listing(
-        received ? "Received, not billed" : "Billed, not received",
+        what.role().words(),
         """
         (select a.id, a.item_id, a.party_id, a.paper_id, a.order_paper,
            a.quantity - coalesce(sum(f.quantity), 0) as quantity,
@@ -405,17 +356,21 @@ public final class BuyListings {
             new Column("order_id", "", "o.id", HIDDEN),
             new Column("party_id", "", "w.id", HIDDEN),
             new Column("date", "Date", "p.date", DATE),
-            new Column("number", received ? "Receipt" : "Bill", "p.number", TEXT, PAPER),
-            new Column(
-                "reference", received ? "Delivery note" : "Their number", "p.reference", TEXT),
-            new Column("party", "Supplier", "w.name", TEXT, "/buy/supplier/{party_id}"),
+            new Column("number", "Paper", "p.number", TEXT, PAPER),
+            new Column("reference", "Their number", "p.reference", TEXT),
+            new Column("party", buying ? "Supplier" : "Customer", "w.name", TEXT, party),
             new Column("order", "Order", "o.number", TEXT, "/papers/{order_id}"),
             new Column("item", "Item", "i.name", TEXT, ITEM),
             new Column("quantity", "Quantity", "t.quantity", QUANTITY),
             new Column("value", "Value", "t.value", MONEY, PAPER)),
         "t.id",
         "date",
-        received ? "Every receipt is billed." : "Everything billed has come.");
+        switch (what) {
+          case RECEIVED_BILL -> "Every receipt is billed.";
+          case BILLED_GOODS -> "Everything billed has come.";
+          case SENT_INVOICE -> "Every delivery is invoiced.";
+          default -> "Everything invoiced has gone.";
+        });
   }
 
   /** Lots and serial numbers, and where they are. */

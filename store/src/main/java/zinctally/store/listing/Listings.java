@@ -16,6 +16,7 @@ import java.util.Map;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Listing.Column;
+import zinctally.store.sell.PriceStore;
 
 /** The lists there are. */
 public final class Listings {
@@ -30,8 +31,9 @@ public final class Listings {
         item i join item_group g on g.id = i.group_id
         left join cost_pool h on h.item_id = i.id
         left join item_price p on p.item_id = i.id
-          and p.list_id = (select min(id) from price_list)
-        where true""",
+          and p.list_id = (select min(id) from price_list) and %s
+        where true"""
+            .formatted(PriceStore.TODAY),
         Map.of(),
         List.of(
             new Column("id", "", "i.id", HIDDEN),
@@ -345,7 +347,9 @@ public final class Listings {
         """
         item i join cost_pool h on h.item_id = i.id
         join item_price p on p.item_id = i.id and p.list_id = (select min(id) from price_list)
-        where h.on_hand > 0 and\s"""
+          and\s"""
+            + PriceStore.TODAY
+            + " where h.on_hand > 0 and "
             + WRITE_DOWN
             + " <> 0",
         Map.of("percent", percent, "minor", BigDecimal.TEN.pow(coin.digits())),

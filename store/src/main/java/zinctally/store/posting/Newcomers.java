@@ -3,6 +3,7 @@ package zinctally.store.posting;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -39,7 +40,17 @@ class Newcomers {
   /** The same paper with everyone in it made. */
   Paper make(Paper paper, BookCatalogue book) {
     Optional<Party> party = paper.party();
-    if (party.isPresent() && party.get().id() == 0) return paper.with(made(party.get()));
+    Paper known =
+        party.isPresent() && party.get().id() == 0 ? paper.with(made(party.get())) : paper;
+    if (known.items().stream().anyMatch(i -> i.id() < 0) && !(known instanceof OpeningStock)) {
+      Map<String, Item> made = new HashMap<>();
+      return known.withItems(
+          item ->
+              item.id() > 0
+                  ? item
+                  : made.computeIfAbsent(item.name().toLowerCase(Locale.ROOT), n -> made(item)));
+    }
+    if (known != paper) return known;
     if (paper instanceof OpeningParties p)
       return new OpeningParties(
           p.date(),
@@ -52,6 +63,26 @@ class Newcomers {
     if (paper instanceof StartTracking start)
       sql.sql("update item set kind = 'STOCKED' where id = ?").param(start.item().id()).update();
     return paper instanceof OpeningStock stock ? made(stock, book) : paper;
+  }
+
+  /** An item made from a line: it has a name, and waits to be completed. */
+  private Item made(Item item) {
+    long id = sql.sql("select next value for item_id").query(Long.class).single();
+    sql.sql(
+            """
+            insert into item (id, code, name, kind, group_id, method, base_unit, to_complete)
+            values (?, ?, ?, ?, ?, ?, ?, true)
+            """)
+        .params(
+            id,
+            "NEW-" + id,
+            item.name(),
+            item.kind().name(),
+            groups.tree().top().id(),
+            item.method().name(),
+            item.units().base().rec20())
+        .update();
+    return item.withId(id);
   }
 
   private Party made(Party party) {

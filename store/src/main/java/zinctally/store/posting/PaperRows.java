@@ -292,11 +292,13 @@ class PaperRows {
                       l.item(),
                       null,
                       o.place(),
-                      l.item().purchaseWording(),
+                      o.kind() == PaperKind.PURCHASE_ORDER
+                          ? l.item().purchaseWording()
+                          : l.item().saleWording(),
                       l.quantity(),
                       l.unit(),
                       l.price(),
-                      BigDecimal.ZERO,
+                      l.discount(),
                       l.net(),
                       l.tax(),
                       l.rate(),

@@ -4,9 +4,11 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import zinctally.core.papers.Awaits;
 import zinctally.store.book.BookStore;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
+import zinctally.store.listing.SellListings;
 
 /** What waits, and how the month goes. Amounts are minor units. */
 @Repository
@@ -30,17 +32,25 @@ public class DayStore {
         .single();
   }
 
-  /** Receipts whose bill is still to come. */
-  public Overdue received() {
+  /** Papers that wait, for their bill or invoice or for goods. */
+  public Overdue awaited(Awaits what) {
     return sql.sql(
             """
             select count(distinct a.paper_id), coalesce(sum(a.open_value), 0), min(p.date)
             from awaited a join paper p on p.id = a.paper_id
-            where a.what = 'RECEIVED_BILL' and a.open_quantity > 0
+            where a.what = ? and a.open_quantity > 0
             """)
+        .param(what.name())
         .query(
             (row, n) ->
                 new Overdue(row.getLong(1), row.getLong(2), row.getObject(3, LocalDate.class)))
+        .single();
+  }
+
+  /** Orders of customers of which something can go. */
+  public long toDeliver() {
+    return sql.sql("select count(distinct p.id) from " + SellListings.picking().from())
+        .query(Long.class)
         .single();
   }
 

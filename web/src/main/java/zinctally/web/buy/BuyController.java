@@ -5,9 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -17,14 +15,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.OrderStore;
+import zinctally.store.listing.AgeListings;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
-import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.Listings;
-import zinctally.store.setup.SetupStore;
+import zinctally.store.prove.AgeStore;
 import zinctally.web.listing.AreaPage;
+import zinctally.web.paper.Choices;
 import zinctally.web.picture.AgePicture;
 import zinctally.web.shell.AtDate;
 import zinctally.web.shell.May;
@@ -47,26 +47,25 @@ class BuyController {
           new AreaPage.Tab("By age", "/buy/age"),
           new AreaPage.Tab("Suppliers", "/buy/suppliers"),
           new AreaPage.Tab("Repeating", "/buy/repeating"));
-  private static final List<String> AGES = List.of("not_due", "d30", "d60", "d90", "older");
   private final AreaPage page;
   private final OrderStore orders;
-  private final ListingStore lists;
+  private final AgeStore ages;
   private final BookStore books;
-  private final SetupStore setup;
+  private final Choices choices;
   private final Clock clock;
 
   BuyController(
       AreaPage page,
       OrderStore orders,
-      ListingStore lists,
+      AgeStore ages,
       BookStore books,
-      SetupStore setup,
+      Choices choices,
       Clock clock) {
     this.page = page;
     this.orders = orders;
-    this.lists = lists;
+    this.ages = ages;
     this.books = books;
-    this.setup = setup;
+    this.choices = choices;
     this.clock = clock;
   }
 
@@ -81,9 +80,13 @@ class BuyController {
   @GetMapping("/buy/to-order")
   String toOrder(Model model, HttpServletRequest request, HttpServletResponse response) {
     model.addAttribute("mayOrder", May.write(request.getUserPrincipal(), PaperKind.PURCHASE_ORDER));
-    Listing running = BuyListings.toOrder(books.book().coin());
-    String shown = page.show(TABS, running, model, request, response, PaperKind.PURCHASE_ORDER);
-    return "listing/area".equals(shown) ? "buy/to-order" : shown;
+    return page.show(
+        TABS.above("buy/to-order"),
+        BuyListings.toOrder(books.book().coin()),
+        model,
+        request,
+        response,
+        PaperKind.PURCHASE_ORDER);
   }
 
   /** Drafts one order a supplier of all the list shows. */
@@ -92,11 +95,8 @@ class BuyController {
       @RequestParam(defaultValue = "") String filter, Principal who, RedirectAttributes after) {
     if (!May.write(who, PaperKind.PURCHASE_ORDER))
       throw new ResponseStatusException(HttpStatus.FORBIDDEN);
-    Map<String, String> fields =
-        Map.of(
-            "date", LocalDate.now(clock).toString(),
-            "place", setup.places().stream().findFirst().orElse(""));
-    List<Long> begun = orders.draftOrders(filter, fields, who.getName());
+    List<Long> begun =
+        orders.draftOrders(filter, choices.defaults(PaperKind.PURCHASE_ORDER), who.getName());
     after.addFlashAttribute(
         "told",
         begun.isEmpty()
@@ -182,23 +182,15 @@ class BuyController {
       HttpServletRequest request,
       HttpServletResponse response) {
     LocalDate at = AtDate.read(date, clock, model);
-    Listing ageing = BuyListings.ageing("SUPPLIER", at);
     model.addAttribute("date", at);
-    String shown = page.show(TABS, ageing, model, request, response, PaperKind.SUPPLIER_PAYMENT);
-    if (!"listing/area".equals(shown)) return shown;
-    long[] sums = new long[AGES.size()];
-    lists.all(
-        ageing,
-        ListingStore.Ask.ALL,
-        row -> {
-          for (int i = 0; i < sums.length; i++)
-            sums[i] += ((Number) row.get(AGES.get(i))).longValue();
-        });
-    List<Long> amounts = new ArrayList<>();
-    for (long sum : sums) amounts.add(sum);
-    model.addAttribute("ages", AgePicture.of(amounts, 700, 110));
-    model.addAttribute("allOwed", amounts.stream().mapToLong(Long::longValue).sum());
-    return "buy/age";
+    model.addAttribute("ages", AgePicture.of(ages.owed(Party.Kind.SUPPLIER, at).parts(), 700, 110));
+    return page.show(
+        TABS.above("buy/age"),
+        AgeListings.ageing(Party.Kind.SUPPLIER, at),
+        model,
+        request,
+        response,
+        PaperKind.SUPPLIER_PAYMENT);
   }
 
   @GetMapping("/buy/suppliers")

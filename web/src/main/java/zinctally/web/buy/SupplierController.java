@@ -21,12 +21,14 @@ import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.ledger.Account;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.buy.OfferStore;
 import zinctally.store.buy.SupplierStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.listing.BuyListings;
+import zinctally.store.prove.AgeStore;
 import zinctally.web.listing.ListingPage;
 import zinctally.web.picture.AgePicture;
 import zinctally.web.shell.May;
@@ -37,6 +39,7 @@ import zinctally.web.shell.NotThere;
 class SupplierController {
   private final SupplierStore suppliers;
   private final OfferStore offers;
+  private final AgeStore ages;
   private final AccountStore accounts;
   private final Catalogues catalogues;
   private final BookStore books;
@@ -46,6 +49,7 @@ class SupplierController {
   SupplierController(
       SupplierStore suppliers,
       OfferStore offers,
+      AgeStore ages,
       AccountStore accounts,
       Catalogues catalogues,
       BookStore books,
@@ -53,6 +57,7 @@ class SupplierController {
       Clock clock) {
     this.suppliers = suppliers;
     this.offers = offers;
+    this.ages = ages;
     this.accounts = accounts;
     this.catalogues = catalogues;
     this.books = books;
@@ -71,7 +76,7 @@ class SupplierController {
       HttpServletRequest request,
       HttpServletResponse response) {
     SupplierStore.Card card = card(id);
-    SupplierStore.Owed owed = suppliers.owed(id, LocalDate.now(clock));
+    AgeStore.Owed owed = ages.owed(Party.Kind.SUPPLIER, id, LocalDate.now(clock));
     model.addAttribute("card", card);
     model.addAttribute("owed", owed);
     model.addAttribute("ages", AgePicture.of(owed.parts(), 286, 60));
@@ -207,8 +212,7 @@ class SupplierController {
             text(typed, "phone", 60, faults),
             text(typed, "tax_number", 60, faults),
             text(typed, "notes", 2000, faults),
-            !"off".equals(typed.get("state")),
-            Map.of());
+            !"off".equals(typed.get("state")));
     if (!faults.isEmpty()) return form(id, typed, faults, model);
     Optional<Long> kept = suppliers.save(card, who.getName());
     if (kept.isPresent()) return "redirect:/buy/supplier/" + kept.get();

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import zinctally.core.papers.Awaits;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.RepeatStore;
 import zinctally.store.listing.Listings;
@@ -124,7 +125,7 @@ class DayController {
               null,
               "Order them",
               "/buy/to-order"));
-    DayStore.Overdue unbilled = days.received();
+    DayStore.Overdue unbilled = days.awaited(Awaits.RECEIVED_BILL);
     if (unbilled.count() > 0)
       waiting.add(
           new Waiting(
@@ -134,6 +135,27 @@ class DayController {
               unbilled.amount(),
               "See them",
               "/prove/received"));
+    long canGo = days.toDeliver();
+    if (canGo > 0)
+      waiting.add(
+          new Waiting(
+              count(canGo, "order can go, in part or whole", "orders can go, in part or whole"),
+              "",
+              null,
+              "Pick them",
+              "/sell/picking"));
+    DayStore.Overdue sent = days.awaited(Awaits.SENT_INVOICE);
+    if (sent.count() > 0)
+      waiting.add(
+          new Waiting(
+              count(
+                  sent.count(),
+                  "delivery waits for its invoice",
+                  "deliveries wait for their invoices"),
+              "since " + sent.since(),
+              sent.amount(),
+              "See them",
+              "/prove/sent"));
     long approval = days.toApprove();
     if (approval > 0)
       waiting.add(

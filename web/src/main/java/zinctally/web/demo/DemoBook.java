@@ -183,7 +183,7 @@ public class DemoBook {
             """)
         .update();
     sql.sql(
-            "insert into item_price select item_id, 2, round(price * 0.85, 2) from item_price where list_id = 1")
+            "insert into item_price (item_id, list_id, price) select item_id, 2, round(price * 0.85, 2) from item_price where list_id = 1")
         .update();
     post(
         PaperKind.OPENING_PARTIES,

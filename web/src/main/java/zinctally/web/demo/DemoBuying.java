@@ -111,9 +111,7 @@ class DemoBuying {
                 .single();
     String post = name.toLowerCase().replace(' ', '.') + "@example.org";
     suppliers.save(
-        new SupplierStore.Card(
-            id, name, terms, usual, address, post, phone, "", "", true, Map.of()),
-        LOGIN);
+        new SupplierStore.Card(id, name, terms, usual, address, post, phone, "", "", true), LOGIN);
   }
 
   private void cards() {
@@ -161,7 +159,8 @@ class DemoBuying {
             """)
         .params(code, name, method, tracking, group)
         .update();
-    sql.sql("insert into item_price select id, 1, ? from item where code = ?")
+    sql.sql(
+            "insert into item_price (item_id, list_id, price) select id, 1, ? from item where code = ?")
         .params(price, code)
         .update();
   }

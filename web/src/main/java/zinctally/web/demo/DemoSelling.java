@@ -24,6 +24,7 @@ class DemoSelling {
   }
 
   void write() {
+    terms();
     String order =
         post(
             PaperKind.SALES_ORDER,
@@ -47,6 +48,84 @@ class DemoSelling {
             "notes", "Hive stands follow from our supplier."),
         row("HST-02", "8", "19.50"),
         row("SMK-03", "2", "29.50"));
+    inParts();
+    ahead();
+  }
+
+  /** On what terms some of them buy. */
+  private void terms() {
+    sql.sql("update item set tax_rate_id = (select id from tax_rate where code = 'S')").update();
+    sql.sql(
+            """
+            update party set price_list_id = 2, credit_limit = 250000, discount = 0,
+              address = 'Fenwick Garden, 4 Mill Lane, Wickmere',
+              places = 'Fenwick Garden, Gate 2, Orchard Road, Wickmere\nMarket stall 14, Hollin',
+              email = 'orders@fenwick.example', phone = '0190 4417'
+            where kind = 'CUSTOMER' and name = 'Fenwick Garden'
+            """)
+        .update();
+    sql.sql(
+            """
+            insert into party (kind, name, terms_days, price_list_id, discount, language, address,
+              tax_rate_id)
+            values
+              ('CUSTOMER', 'Imkerei Tannhof', 14, 2, 5, 'de',
+               'Imkerei Tannhof, Am Anger 3, Tannhof', (select id from tax_rate where code = 'Z')),
+              ('CUSTOMER', 'Kvutzat Alonim', 30, 1, 0, 'he', 'Kvutzat Alonim, Alonim',
+               (select id from tax_rate where code = 'Z'))
+            """)
+        .update();
+  }
+
+  /** An order of which half is here: it goes, is invoiced, and the rest waits. */
+  private void inParts() {
+    String order =
+        post(
+            PaperKind.SALES_ORDER,
+            Map.of(
+                "date", "2026-10-26",
+                "customer", "Fenwick Garden",
+                "reference", "FG 88",
+                "expected", "2026-11-20"),
+            row("BBX-10", "14", "27.20"),
+            row("FRD-01", "100", "0.94"));
+    String first =
+        post(
+            PaperKind.DELIVERY,
+            Map.of(
+                "date", "2026-10-28",
+                "customer", "Fenwick Garden",
+                "reference", "FG 88",
+                "address", "Fenwick Garden, Gate 2, Orchard Road, Wickmere"),
+            Map.of("of", order, "item", "BBX-10", "quantity", "6"),
+            Map.of("of", order, "item", "FRD-01", "quantity", "100"));
+    post(
+        PaperKind.INVOICE,
+        Map.of("date", "2026-10-31", "customer", "Fenwick Garden", "reference", "FG 88"),
+        Map.of("of", first, "item", "BBX-10", "quantity", "6", "price", "27.20", "tax", "S"),
+        Map.of("of", first, "item", "FRD-01", "quantity", "100", "price", "0.94", "tax", "S"));
+    post(
+        PaperKind.DELIVERY,
+        Map.of("date", "2026-11-17", "customer", "Imkerei Tannhof", "reference", "IT-7"),
+        Map.of("item", "SMK-03", "quantity", "2"));
+  }
+
+  /** An invoice that is sent, and part of its goods. */
+  private void ahead() {
+    String invoice =
+        post(
+            PaperKind.INVOICE,
+            Map.of(
+                "date", "2026-11-05",
+                "customer", "Kvutzat Alonim",
+                "reference", "K-12",
+                "goods", "later"),
+            Map.of("item", "JAR-34", "quantity", "240", "price", "0.70", "discount", "5"),
+            Map.of("item", "SMK-03", "quantity", "1", "price", "29.50"));
+    post(
+        PaperKind.DELIVERY,
+        Map.of("date", "2026-11-12", "customer", "Kvutzat Alonim", "reference", "K-12"),
+        Map.of("of", invoice, "item", "JAR-34", "quantity", "120"));
   }
 
   private static Map<String, String> row(String item, String quantity, String price) {

@@ -21,9 +21,17 @@ public class AreaPage {
   /** A list and where it is. */
   public record Tab(String name, String href) {}
 
-  public record Tabs(String area, String title, List<Tab> tabs) {
+  /**
+   * @param above a template whose fragment of that name stands above the list; empty for none
+   */
+  public record Tabs(String area, String title, List<Tab> tabs, String above) {
     public Tabs(String area, String title, Tab... tabs) {
-      this(area, title, List.of(tabs));
+      this(area, title, List.of(tabs), "");
+    }
+
+    /** The same with something above the list. */
+    public Tabs above(String template) {
+      return new Tabs(area, title, tabs, template);
     }
   }
 

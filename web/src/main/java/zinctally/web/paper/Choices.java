@@ -12,7 +12,7 @@ import zinctally.store.setup.SetupStore;
 
 /** What a choice on a paper offers, and what a new paper starts with. */
 @Component
-class Choices {
+public class Choices {
   private final SetupStore setup;
   private final BookStore books;
   private final Posting posting;
@@ -41,6 +41,10 @@ class Choices {
     goods.put("with", "come with this bill");
     goods.put("later", "come later");
     lists.put("goods", goods);
+    Map<String, String> goodsOut = new LinkedHashMap<>();
+    goodsOut.put("with", "go with this invoice");
+    goodsOut.put("later", "go later");
+    lists.put("goods-out", goodsOut);
     Map<String, String> charges = new LinkedHashMap<>();
     charges.put("expense", "are expenses");
     charges.put("value", "cost of goods, by value");
@@ -57,7 +61,8 @@ class Choices {
     return map;
   }
 
-  Map<String, String> defaults(PaperKind kind) {
+  /** What the head of a new paper holds before anything is typed. */
+  public Map<String, String> defaults(PaperKind kind) {
     Map<String, String> fields = new HashMap<>();
     fields.put("date", posting.today().toString());
     setup.places().stream().findFirst().ifPresent(p -> fields.put("place", p));

@@ -88,10 +88,7 @@ public class DraftController {
 
   /** What is typed, and some empty rows to go on in. */
   private static List<Map<String, String>> rows(Draft draft) {
-    List<Map<String, String>> rows = new ArrayList<>(draft.rows());
-    int last = rows.size();
-    while (last > 0 && draft.blank(last - 1)) last--;
-    rows = new ArrayList<>(rows.subList(0, last));
+    List<Map<String, String>> rows = new ArrayList<>(draft.typedRows());
     for (int i = 0; i < SPARE_ROWS || rows.size() < 8; i++) rows.add(Map.of());
     return rows;
   }

@@ -8,12 +8,15 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Awaited;
@@ -21,11 +24,10 @@ import zinctally.core.papers.Awaits;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
-import zinctally.core.units.Units;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
 import zinctally.store.buy.OfferStore;
-import zinctally.store.buy.SupplierStore;
+import zinctally.store.goods.ItemStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PostedPaper;
@@ -38,24 +40,24 @@ import zinctally.web.shell.NotThere;
 class GoOnController {
   private final DraftStore drafts;
   private final PaperStore papers;
-  private final OfferStore offers;
+  private final OpenBeside open;
   private final Catalogues catalogues;
   private final Choices choices;
-  private final SupplierStore suppliers;
+  private final ItemStore items;
 
   GoOnController(
       DraftStore drafts,
       PaperStore papers,
-      OfferStore offers,
+      OpenBeside open,
       Catalogues catalogues,
       Choices choices,
-      SupplierStore suppliers) {
+      ItemStore items) {
     this.drafts = drafts;
     this.papers = papers;
-    this.offers = offers;
+    this.open = open;
     this.catalogues = catalogues;
     this.choices = choices;
-    this.suppliers = suppliers;
+    this.items = items;
   }
 
   /** Takes all that an earlier paper waits for into a draft, below what is typed. */
@@ -69,44 +71,46 @@ class GoOnController {
     PaperKind kind = saved.draft().kind();
     if (!May.write(who, kind)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     Draft typed = DraftController.typed(request, kind);
-    boolean selling = kind == PaperKind.INVOICE;
     BookCatalogue book = catalogues.amending(saved.amends());
-    List<OfferStore.Offer> offered =
-        book.party(
-                selling ? Party.Kind.CUSTOMER : Party.Kind.SUPPLIER,
-                typed.field(selling ? "customer" : "supplier"))
-            .map(p -> offers.offers(kind, p.id()))
-            .orElse(List.of());
-    List<Map<String, String>> rows = new ArrayList<>(typed.rows());
-    while (!rows.isEmpty() && typed.blank(rows.size() - 1)) rows.remove(rows.size() - 1);
+    List<Map<String, String>> rows = new ArrayList<>(typed.typedRows());
     int first = rows.size();
-    for (OfferStore.Offer offer : offered)
+    for (OfferStore.Offer offer : open.offers(typed, book))
       if (paper.equals("all") || paper.equals(String.valueOf(offer.paper())))
-        rows.addAll(rows(kind, offer.number(), book));
+        rows.addAll(rows(kind, offer.number(), typed.field("place"), book));
     if (paper.equals("usual"))
-      book.party(Party.Kind.SUPPLIER, typed.field("supplier"))
-          .flatMap(p -> suppliers.card(p.id()))
-          .filter(c -> c.account() != 0)
-          .ifPresent(c -> rows.add(Map.of("item", book.account(c.account()).code())));
+      open.usualAccount(typed, book).ifPresent(a -> rows.add(Map.of("item", a.code())));
     drafts.save(id, new Draft(kind, typed.fields(), rows), who.getName());
     return "redirect:/drafts/" + id + "?at=" + first;
   }
 
   /** Begins a paper that goes on from a posted one. */
   @PostMapping("/papers/{id}/go-on/{slug}")
-  String goOn(@PathVariable long id, @PathVariable String slug, Principal who) {
+  String goOn(
+      @PathVariable long id,
+      @PathVariable String slug,
+      @RequestParam(defaultValue = "with") String goods,
+      Principal who,
+      RedirectAttributes after) {
     PostedPaper paper = papers.find(id).orElseThrow(() -> new NotThere("paper " + id));
     PaperKind kind = PaperKind.ofSlug(slug);
     if (!May.write(who, kind) || paper.isVoid())
       throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     Map<String, String> fields = new HashMap<>(choices.defaults(kind));
-    fields.put(kind == PaperKind.INVOICE ? "customer" : "supplier", paper.partyName());
+    kind.side().ifPresent(side -> fields.put(side.field(), paper.partyName()));
     if (paper.place() != null) fields.put("place", paper.place());
+    fields.put("goods", goods);
+    if (kind.side().equals(Optional.of(Party.Kind.CUSTOMER)))
+      fields.put("reference", paper.reference());
     BookCatalogue book = catalogues.open();
     List<Map<String, String>> rows =
-        kind == PaperKind.SUPPLIER_PAYMENT
+        kind == PaperKind.SUPPLIER_PAYMENT || kind == PaperKind.CUSTOMER_PAYMENT
             ? payment(paper, fields, book.rules().coin())
-            : rows(kind, paper.number(), book);
+            : rows(kind, paper.number(), fields.get("place"), book);
+    if (rows.isEmpty()) {
+      after.addFlashAttribute(
+          "wrong", "None of it is at " + fields.get("place") + " now; To deliver says what comes.");
+      return "redirect:/papers/" + id;
+    }
     return "redirect:/drafts/" + drafts.begin(new Draft(kind, fields, rows), who.getName());
   }
 
@@ -115,37 +119,37 @@ class GoOnController {
     List<Map<String, String>> rows = new ArrayList<>();
     long sum = 0;
     for (PostedPaper.Due due : paper.dues()) {
-      if (due.open() >= 0) continue;
-      rows.add(Map.of("paper", due.number(), "amount", coin.plain(-due.open())));
-      sum -= due.open();
+      if (due.open() == 0) continue;
+      rows.add(Map.of("paper", due.number(), "amount", coin.plain(Math.abs(due.open()))));
+      sum += Math.abs(due.open());
     }
     fields.put("amount", coin.plain(sum));
     return rows;
   }
 
-  private static List<Map<String, String>> rows(PaperKind kind, String number, BookCatalogue book) {
+  /** Of goods to send, as many as are at the place, lots that expire first before others. */
+  private List<Map<String, String>> rows(
+      PaperKind kind, String number, String place, BookCatalogue book) {
     if (kind == PaperKind.SUPPLIER_CREDIT) return List.of(Map.of("paper", number));
-    List<Awaited> awaited = book.awaited(number);
+    List<Awaited> awaited =
+        book.awaited(number).stream()
+            .filter(line -> Awaits.broughtBy(kind).contains(line.what()))
+            .toList();
+    Picked picked = new Picked(items, book, place);
     List<Map<String, String>> rows = new ArrayList<>();
     for (Awaited line : awaited) {
       if (!line.number().equalsIgnoreCase(number)) continue;
-      long open = line.openQuantity();
-      boolean receiving = kind == PaperKind.RECEIPT;
-      boolean wanted =
-          receiving
-              ? line.what() == Awaits.ORDERED_GOODS || line.what() == Awaits.BILLED_GOODS
-              : line.what() == Awaits.RECEIVED_BILL
-                  || line.what() == Awaits.ORDERED_BILL
-                  || line.what() == Awaits.PROMISED_INVOICE;
-      if (!wanted) continue;
-      if (line.what() == Awaits.ORDERED_BILL) open -= here(awaited, line.line());
-      if (open <= 0) continue;
+      long open = line.openQuantity() - moved(awaited, line);
       Map<String, String> row = new HashMap<>();
+      if (kind == PaperKind.DELIVERY) {
+        open = picked.take(line.item(), open);
+        row.put("numbers", picked.lots(line.item(), open));
+      }
+      if (open <= 0) continue;
       row.put("of", number);
       row.put("item", line.item().code());
-      Units units = line.item().units();
-      row.put("quantity", units.say(new Quantity(open)));
-      if (!receiving) {
+      row.put("quantity", line.item().units().say(new Quantity(open)));
+      if (kind == PaperKind.BILL || kind == PaperKind.INVOICE) {
         row.put("price", price(line, row.get("quantity"), book.rules().coin()));
         if (line.rate() != null) row.put("tax", line.rate().code());
       }
@@ -154,20 +158,24 @@ class GoOnController {
     return rows;
   }
 
-  /** Millionths of an order's line that have come and wait for their bill. */
-  private static long here(List<Awaited> awaited, int line) {
+  /** Millionths of an order's line that have moved and wait for their bill or invoice. */
+  private static long moved(List<Awaited> awaited, Awaited ordered) {
+    if (ordered.what() != Awaits.ORDERED_BILL && ordered.what() != Awaits.PROMISED_INVOICE)
+      return 0;
     return awaited.stream()
-        .filter(a -> a.what() == Awaits.RECEIVED_BILL && a.order().line() == line)
+        .filter(a -> a.what() == Awaits.RECEIVED_BILL || a.what() == Awaits.SENT_INVOICE)
+        .filter(a -> a.order().line() == ordered.line())
         .mapToLong(a -> Math.max(0, a.openQuantity()))
         .sum();
   }
 
   /** What is expected for one of the unit that the quantity is said in, without tax. */
   private static String price(Awaited line, String quantity, Coin coin) {
+    boolean sent = line.what() == Awaits.SENT_INVOICE;
     boolean received = line.what() == Awaits.RECEIVED_BILL;
-    if (!received && line.price() == null) return "";
-    long value = received ? line.openValue() : line.net();
-    long micros = received ? line.openQuantity() : line.quantity();
+    if (sent ? line.order().paper() == 0 : !received && line.price() == null) return "";
+    long value = sent ? line.order().net() : received ? line.openValue() : line.net();
+    long micros = sent ? line.order().quantity() : received ? line.openQuantity() : line.quantity();
     Quantity size =
         line.item()
             .units()

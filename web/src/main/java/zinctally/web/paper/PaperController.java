@@ -9,7 +9,6 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
@@ -29,7 +28,6 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.buy.OrderStore;
-import zinctally.store.buy.SupplierStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
@@ -52,8 +50,6 @@ class PaperController {
   private static final Set<PaperKind> PRICED =
       EnumSet.of(
           PaperKind.BILL, PaperKind.INVOICE, PaperKind.PURCHASE_ORDER, PaperKind.SALES_ORDER);
-  private static final Set<PaperKind> PRINTED =
-      EnumSet.of(PaperKind.INVOICE, PaperKind.PURCHASE_ORDER, PaperKind.SALES_ORDER);
   private static final Set<PaperKind> REPEATS =
       EnumSet.of(PaperKind.BILL, PaperKind.PURCHASE_ORDER);
   private final PaperStore papers;
@@ -63,7 +59,6 @@ class PaperController {
   private final Clock clock;
   private final PaperPdf pdfs;
   private final OrderStore orders;
-  private final SupplierStore suppliers;
   private final Posting posting;
   private final BookStore books;
 
@@ -75,7 +70,6 @@ class PaperController {
       Clock clock,
       PaperPdf pdfs,
       OrderStore orders,
-      SupplierStore suppliers,
       Posting posting,
       BookStore books) {
     this.papers = papers;
@@ -85,7 +79,6 @@ class PaperController {
     this.clock = clock;
     this.pdfs = pdfs;
     this.orders = orders;
-    this.suppliers = suppliers;
     this.posting = posting;
     this.books = books;
   }
@@ -107,6 +100,7 @@ class PaperController {
     model.addAttribute("mayRepeat", REPEATS.contains(paper.kind()) && May.write(who, paper.kind()));
     model.addAttribute("valued", VALUED.contains(paper.kind()));
     model.addAttribute("mayReturn", returnKind(paper) != null && May.write(who, returnKind(paper)));
+    model.addAttribute("handed", PaperPdf.HANDED.contains(paper.kind()));
     model.addAttribute("followers", orders.followers(id));
     model.addAttribute("goesOn", paper.isVoid() ? List.of() : goesOn(paper, who));
     orders
@@ -120,8 +114,16 @@ class PaperController {
     return "paper/posted";
   }
 
-  /** A paper that can be written from this one, and the button for it. */
-  public record Next(PaperKind kind, String words) {}
+  /**
+   * A paper that can be written from this one, and the button for it.
+   *
+   * @param goods when its goods move: with it, or later
+   */
+  public record Next(PaperKind kind, String words, String goods) {
+    Next(PaperKind kind, String words) {
+      this(kind, words, "with");
+    }
+  }
 
   private List<Next> goesOn(PostedPaper paper, Principal who) {
     List<Next> next = new ArrayList<>();
@@ -135,11 +137,20 @@ class PaperController {
       next.add(new Next(PaperKind.RECEIPT, "Goods have come"));
     if (awaits.contains(Awaits.ORDERED_BILL) || awaits.contains(Awaits.RECEIVED_BILL))
       next.add(new Next(PaperKind.BILL, "Bill has come"));
-    if (awaits.contains(Awaits.PROMISED_INVOICE))
+    if (awaits.contains(Awaits.PROMISED_GOODS) || awaits.contains(Awaits.INVOICED_GOODS))
+      next.add(new Next(PaperKind.DELIVERY, "Deliver what is here"));
+    if (awaits.contains(Awaits.SENT_INVOICE))
+      next.add(new Next(PaperKind.INVOICE, "Invoice what went"));
+    if (awaits.contains(Awaits.PROMISED_INVOICE)) {
       next.add(new Next(PaperKind.INVOICE, "Send and invoice"));
+      if (awaits.contains(Awaits.PROMISED_GOODS))
+        next.add(new Next(PaperKind.INVOICE, "Invoice ahead", "later"));
+    }
     boolean owed = paper.dues().stream().anyMatch(d -> d.open() < 0);
     if (owed && paper.kind() == PaperKind.BILL)
       next.add(new Next(PaperKind.SUPPLIER_PAYMENT, "Pay"));
+    if (paper.kind() == PaperKind.INVOICE && paper.dues().stream().anyMatch(d -> d.open() > 0))
+      next.add(new Next(PaperKind.CUSTOMER_PAYMENT, "Payment has come"));
     boolean due = paper.dues().stream().anyMatch(d -> d.open() > 0 && d.open() == d.amount());
     if (due && paper.kind() == PaperKind.SUPPLIER_RETURN)
       next.add(new Next(PaperKind.SUPPLIER_CREDIT, "Credit note has come"));
@@ -204,7 +215,9 @@ class PaperController {
     if (!May.write(who, paper.kind()) || PaperForm.of(paper.kind()) == null)
       throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     return "redirect:/drafts/"
-        + drafts.begin(texts.read(id, paper.version(), paper.kind()), who.getName());
+        + drafts.begin(
+            texts.read(id, paper.version(), paper.kind()).without(List.of(Draft.AGREED)),
+            who.getName());
   }
 
   /** A journal by hand turned round: the one-step mend for what keeps books apart. */
@@ -233,16 +246,12 @@ class PaperController {
   @GetMapping("/papers/{id}/pdf")
   ResponseEntity<byte[]> pdf(@PathVariable long id) throws IOException {
     PostedPaper paper = paper(id);
-    if (!PRINTED.contains(paper.kind())) throw new NotThere("a PDF of " + paper.number());
-    Optional<OrderStore.Head> order = orders.head(id);
-    if (order.isPresent() && !order.get().approved())
+    if (!PaperPdf.HANDED.contains(paper.kind())) throw new NotThere("a PDF of " + paper.number());
+    if (orders.head(id).filter(order -> !order.approved()).isPresent())
       throw new NotThere("a PDF of " + paper.number() + " before it is approved");
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
         .header("Content-Disposition", "inline; filename=\"" + paper.number() + ".pdf\"")
-        .body(
-            paper.kind() == PaperKind.INVOICE
-                ? pdfs.invoice(paper)
-                : pdfs.order(paper, order.orElseThrow(), suppliers.card(paper.party())));
+        .body(pdfs.handed(paper));
   }
 }

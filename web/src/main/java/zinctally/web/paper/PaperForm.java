@@ -14,6 +14,7 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
       EnumSet.of(
           PaperKind.BILL,
           PaperKind.RECEIPT,
+          PaperKind.DELIVERY,
           PaperKind.INVOICE,
           PaperKind.ADJUSTMENT,
           PaperKind.SUPPLIER_RETURN,
@@ -40,9 +41,26 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
 
   /**
    * @param computed filled by the server, not typed
+   * @param below what the server says below the cell; empty for nothing
+   * @param says the words after that
    */
   public record Column(
-      String name, String label, boolean figure, boolean computed, String suggest) {}
+      String name,
+      String label,
+      boolean figure,
+      boolean computed,
+      String suggest,
+      String below,
+      String says) {
+    Column(String name, String label, boolean figure, boolean computed, String suggest) {
+      this(name, label, figure, computed, suggest, "", "");
+    }
+
+    /** The same with something below it. */
+    Column below(String what, String words) {
+      return new Column(name, label, figure, computed, suggest, what, words);
+    }
+  }
 
   private static Field field(String name, String label) {
     return new Field(name, label, Input.TEXT, "");
@@ -137,11 +155,27 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   field("notes", "Note to the customer")),
               List.of(
                   text("item", "Item", "item"),
-                  figure("quantity", "Quantity"),
+                  figure("quantity", "Quantity").below("free", "free here"),
                   figure("price", "Price each"),
+                  figure("discount", "Off %"),
+                  figure("at", "or at"),
                   text("tax", "Tax", "tax"),
-                  shown("free", "Free here"),
-                  shown("amount", "Amount"))),
+                  shown("amount", "Amount").below("margin", "margin"))),
+          new PaperForm(
+              PaperKind.DELIVERY,
+              List.of(
+                  suggest("customer", "Customer", "customer"),
+                  field("reference", "Their reference"),
+                  date("date", "Goes on"),
+                  choice("place", "Out of", "places"),
+                  field("address", "Brought to"),
+                  field("notes", "Note to the customer")),
+              List.of(
+                  text("of", "Order or invoice", "to-send"),
+                  text("item", "Item", "item"),
+                  figure("quantity", "Quantity"),
+                  shown("awaited", "Still to go"),
+                  shown("free", "Here now"))),
           new PaperForm(
               PaperKind.INVOICE,
               List.of(
@@ -149,17 +183,19 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   field("reference", "Their reference"),
                   date("date", "Invoice date"),
                   date("due", "Due"),
+                  choice("goods", "Goods of no delivery", "goods-out"),
                   choice("place", "Out of", "places"),
-                  choice("prices", "Prices", "prices")),
+                  choice("prices", "Prices", "prices"),
+                  field("off", "Off the whole")),
               List.of(
-                  text("of", "Order", "promised"),
+                  text("of", "Delivery or order", "sent").below("awaited", "to invoice"),
                   text("item", "Item or account", "item"),
-                  figure("quantity", "Quantity"),
+                  figure("quantity", "Quantity").below("free", "here"),
                   figure("price", "Price each"),
                   figure("discount", "Off %"),
+                  figure("at", "or at"),
                   text("tax", "Tax", "tax"),
-                  shown("free", "Free here"),
-                  shown("amount", "Amount"))),
+                  shown("amount", "Amount").below("margin", "margin"))),
           new PaperForm(
               PaperKind.ADJUSTMENT,
               List.of(date("date", "Date"), choice("place", "At", "places")),

@@ -1,55 +1,225 @@
 package zinctally.web.paper;
 
+import com.openhtmltopdf.bidi.support.ICUBidiReorderer;
+import com.openhtmltopdf.bidi.support.ICUBidiSplitter;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.OrderStore;
 import zinctally.store.buy.SupplierStore;
+import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
+import zinctally.store.sell.CustomerStore;
+import zinctally.store.sell.StatementStore;
+import zinctally.store.setup.LookStore;
 import zinctally.web.shell.Say;
 
-/** Papers to hand over as PDF, with fonts of its own that know more than Western letters. */
+/** Papers to hand over as PDF: in the book's look and the customer's language. */
 @Component
-class PaperPdf {
+public class PaperPdf {
   private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/";
+  private static final Set<PaperKind> PRICED =
+      EnumSet.of(PaperKind.INVOICE, PaperKind.SALES_ORDER, PaperKind.PURCHASE_ORDER);
+  static final Set<PaperKind> HANDED =
+      EnumSet.of(
+          PaperKind.INVOICE,
+          PaperKind.SALES_ORDER,
+          PaperKind.PURCHASE_ORDER,
+          PaperKind.DELIVERY,
+          PaperKind.CUSTOMER_RETURN);
   private final TemplateEngine templates;
   private final BookStore books;
+  private final LookStore looks;
+  private final OrderStore orders;
+  private final PaperText texts;
+  private final SupplierStore suppliers;
+  private final CustomerStore customers;
   private final Say say;
 
-  PaperPdf(TemplateEngine templates, BookStore books, Say say) {
+  PaperPdf(
+      TemplateEngine templates,
+      BookStore books,
+      LookStore looks,
+      OrderStore orders,
+      PaperText texts,
+      SupplierStore suppliers,
+      CustomerStore customers,
+      Say say) {
     this.templates = templates;
     this.books = books;
+    this.looks = looks;
+    this.orders = orders;
+    this.texts = texts;
+    this.suppliers = suppliers;
+    this.customers = customers;
     this.say = say;
   }
 
-  byte[] invoice(PostedPaper paper) throws IOException {
-    return pdf("paper/invoice-pdf", new Context(), paper);
+  /** A posted paper as it is handed over. */
+  byte[] handed(PostedPaper paper) throws IOException {
+    return handed(paper, looks.look());
   }
+
+  /** The same in a look that is not kept yet. */
+  public byte[] handed(PostedPaper paper, LookStore.Look look) throws IOException {
+    boolean buying = paper.kind() == PaperKind.PURCHASE_ORDER;
+    Draft text = texts.read(paper.id(), paper.version(), paper.kind());
+    Optional<CustomerStore.Card> customer =
+        buying ? Optional.empty() : customers.card(paper.party());
+    String language = customer.map(CustomerStore.Card::language).orElse("en");
+    Context context = context(look, language, paper.number());
+    context.setVariable("paper", paper);
+    context.setVariable("buying", buying);
+    context.setVariable("priced", PRICED.contains(paper.kind()));
+    context.setVariable("valued", paper.kind() != PaperKind.DELIVERY);
+    context.setVariable("notes", text.field("notes"));
+    context.setVariable("codes", buying ? suppliers.codes(paper.party()) : Map.of());
+    String address =
+        buying
+            ? suppliers.card(paper.party()).map(SupplierStore.Card::address).orElse("")
+            : customer.map(CustomerStore.Card::address).orElse("");
+    Map<String, String> w = PaperWords.in(language);
+    List<Fact> facts = new ArrayList<>();
+    facts.add(new Fact(w.get("to"), named(paper.partyName(), address)));
+    List<String> brought =
+        buying && paper.place() != null ? List.of(paper.place()) : lines(text.field("address"));
+    if (!brought.isEmpty()) facts.add(new Fact(w.get("brought"), brought));
+    facts.add(new Fact(w.get("date"), List.of(paper.date().toString())));
+    if (paper.due() != null) facts.add(new Fact(w.get("due"), List.of(paper.due().toString())));
+    orders
+        .head(paper.id())
+        .map(OrderStore.Head::expected)
+        .ifPresent(
+            day ->
+                facts.add(
+                    new Fact(w.get(buying ? "expected" : "wanted"), List.of(day.toString()))));
+    if (!paper.reference().isEmpty())
+      facts.add(new Fact(w.get("reference"), List.of(paper.reference())));
+    context.setVariable("facts", inReadingOrder(w, facts));
+    List<Column> columns = new ArrayList<>();
+    if (look.shows("code"))
+      columns.add(new Column("code", w.get(buying ? "theirs" : "code"), false));
+    columns.add(new Column("item", w.get("item"), false));
+    columns.add(new Column("quantity", w.get("quantity"), true));
+    if (PRICED.contains(paper.kind())) columns.add(new Column("price", w.get("price"), true));
+    if (PRICED.contains(paper.kind()) && look.shows("tax"))
+      columns.add(new Column("tax", w.get("tax"), false));
+    if (paper.kind() != PaperKind.DELIVERY)
+      columns.add(new Column("amount", books.book().coin().code(), true));
+    context.setVariable("columns", inReadingOrder(w, columns));
+    return pdf("paper/handed", context);
+  }
+
+  /** What a customer owed, was charged and paid. */
+  public byte[] statement(CustomerStore.Card card, StatementStore.Statement statement)
+      throws IOException {
+    Context context = context(looks.look(), card.language(), card.name());
+    Map<String, String> w = PaperWords.in(card.language());
+    context.setVariable(
+        "facts",
+        inReadingOrder(
+            w,
+            List.of(
+                new Fact(w.get("to"), named(card.name(), card.address())),
+                new Fact(
+                    w.get("date"),
+                    List.of(statement.from() + " " + w.get("until") + " " + statement.to())))));
+    context.setVariable(
+        "columns",
+        inReadingOrder(
+            w,
+            List.of(
+                new Column("date", w.get("date"), false),
+                new Column("paper", w.get("paper"), false),
+                new Column("amount", w.get("amount"), true),
+                new Column("owed", w.get("owed") + ", " + books.book().coin().code(), true))));
+    List<Map<String, String>> rows = new ArrayList<>();
+    rows.add(row(statement.from(), w.get("before"), "", say.money(statement.before())));
+    for (StatementStore.Line line : statement.lines())
+      rows.add(
+          row(
+              line.date(),
+              line.number() + (line.reference().isEmpty() ? "" : ", " + line.reference()),
+              say.money(line.amount()),
+              say.money(line.after())));
+    rows.add(row(statement.to(), w.get("after"), "", say.money(statement.after())));
+    context.setVariable("rows", rows);
+    return pdf("paper/statement", context);
+  }
+
+  private static Map<String, String> row(LocalDate date, String paper, String amount, String owed) {
+    return Map.of("date", date.toString(), "paper", paper, "amount", amount, "owed", owed);
+  }
+
+  /** Something above the lines: a label, and what stands under it. */
+  public record Fact(String label, List<String> lines) {}
 
   /**
-   * @param supplier empty for a customer's order
+   * @param figure whether it stands at the far side
    */
-  byte[] order(PostedPaper paper, OrderStore.Head order, Optional<SupplierStore.Card> supplier)
-      throws IOException {
-    Context context = new Context();
-    context.setVariable("order", order);
-    context.setVariable("supplier", supplier.orElse(null));
-    return pdf("paper/order-pdf", context, paper);
+  public record Column(String name, String label, boolean figure) {}
+
+  /** From the right for a language that is read so: tables are always laid out from the left. */
+  private static <T> List<T> inReadingOrder(Map<String, String> words, List<T> cells) {
+    if (words.get("dir").equals("ltr")) return cells;
+    List<T> turned = new ArrayList<>(cells);
+    Collections.reverse(turned);
+    return turned;
   }
 
-  private byte[] pdf(String template, Context context, PostedPaper paper) throws IOException {
-    context.setVariable("paper", paper);
+  /** A name and its address, which may begin with the name. */
+  private static List<String> named(String name, String address) {
+    List<String> all = new ArrayList<>(List.of(name));
+    lines(address).stream().filter(line -> !line.equals(name)).forEach(all::add);
+    return all;
+  }
+
+  private Context context(LookStore.Look look, String language, String title) {
+    Context context = new Context();
+    context.setVariable("w", PaperWords.in(language));
+    context.setVariable("title", title);
+    context.setVariable("look", look);
     context.setVariable("book", books.book());
     context.setVariable("say", say);
+    context.setVariable(
+        "logo",
+        looks
+            .logo()
+            .map(
+                l ->
+                    "data:" + l.type() + ";base64," + Base64.getEncoder().encodeToString(l.bytes()))
+            .orElse(null));
+    return context;
+  }
+
+  private static List<String> lines(String address) {
+    return Arrays.stream(address.split(",")).map(String::strip).filter(l -> !l.isEmpty()).toList();
+  }
+
+  private byte[] pdf(String template, Context context) throws IOException {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     PdfRendererBuilder builder = new PdfRendererBuilder();
     builder.withHtmlContent(templates.process(template, context), null);
+    builder.useUnicodeBidiSplitter(new ICUBidiSplitter.ICUBidiSplitterFactory());
+    builder.useUnicodeBidiReorderer(new ICUBidiReorderer());
+    builder.defaultTextDirection(PdfRendererBuilder.TextDirection.LTR);
     font(builder, "DejaVuSansCondensed.ttf", "DejaVu Sans Condensed", 400);
     font(builder, "DejaVuSansCondensed-Bold.ttf", "DejaVu Sans Condensed", 700);
     font(builder, "DejaVuSerif.ttf", "DejaVu Serif", 400);

@@ -5,34 +5,26 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
+import zinctally.core.ledger.Account;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.number.Quantity;
-import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Charge;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Order;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.Party;
-import zinctally.core.papers.Reading;
 import zinctally.core.papers.Return;
 import zinctally.core.papers.SupplierCredit;
 import zinctally.core.papers.Trade;
 import zinctally.core.papers.TradeLine;
 import zinctally.core.proof.Proof;
-import zinctally.core.units.Units;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
-import zinctally.store.buy.OfferStore;
-import zinctally.store.buy.SupplierStore;
-import zinctally.store.goods.ItemStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.SavedDraft;
@@ -47,54 +39,31 @@ class ProofPage {
   private static final int LATER = 6;
   private final Posting posting;
   private final Catalogues catalogues;
-  private final ItemStore items;
+  private final RowsBeside rows;
+  private final OpenBeside open;
   private final PaperStore papers;
   private final PaperText texts;
   private final LaterPapers laters;
-  private final OfferStore offers;
-  private final SupplierStore suppliers;
   private final Say say;
 
   ProofPage(
       Posting posting,
       Catalogues catalogues,
-      ItemStore items,
+      RowsBeside rows,
+      OpenBeside open,
       PaperStore papers,
       PaperText texts,
       LaterPapers laters,
-      OfferStore offers,
-      SupplierStore suppliers,
       Say say) {
     this.posting = posting;
     this.catalogues = catalogues;
-    this.items = items;
+    this.rows = rows;
+    this.open = open;
     this.papers = papers;
     this.texts = texts;
     this.laters = laters;
-    this.offers = offers;
-    this.suppliers = suppliers;
     this.say = say;
   }
-
-  /** Facts for the line table, filled in beside what was typed. */
-  record RowShown(
-      int row,
-      String name,
-      String unit,
-      String amount,
-      String free,
-      String price,
-      String given,
-      String awaited,
-      boolean tracked) {}
-
-  /**
-   * Something open with the party of a payment.
-   *
-   * @param plain what is open, as a cell wants it
-   * @param credit whether it takes off what is to be paid
-   */
-  record OpenShown(String number, String due, String plain, String amount, boolean credit) {}
 
   /** What a difference does: how much of it stays with goods here, how much goes to goods sold. */
   record Effect(String item, String all, String here, String sold) {}
@@ -121,12 +90,13 @@ class ProofPage {
     Proof proof = posting.prove(draft, saved.amends(), login);
     model.addAttribute("proof", proof);
     model.addAttribute("notes", proof.reading().notes());
-    model.addAttribute("rowsShown", rows(draft, proof.reading(), book));
-    model.addAttribute("openItems", open(draft, book));
+    model.addAttribute("rowsShown", rows.of(draft, proof.reading(), book));
+    model.addAttribute("openItems", open.items(draft, book));
     model.addAttribute("laterHref", "/drafts/" + saved.id() + "/later");
-    model.addAttribute("offers", offers(draft, book));
+    model.addAttribute("offers", open.offers(draft, book));
     model.addAttribute("draftId", saved.id());
-    model.addAttribute("usualAccount", usualAccount(draft, book));
+    model.addAttribute(
+        "usualAccount", open.usualAccount(draft, book).map(Account::label).orElse(null));
     if (saved.amends() != 0)
       model.addAttribute(
           "changes",
@@ -181,6 +151,12 @@ class ProofPage {
 
   private List<Total> totals(Trade trade) {
     List<Total> totals = new ArrayList<>();
+    Map<Integer, Long> charges = trade.charges();
+    for (TradeLine line : trade.lines())
+      if (charges.containsKey(line.row()))
+        totals.add(
+            new Total(
+                line.item().code() + " bears of the charges", say.money(charges.get(line.row()))));
     totals.add(new Total("Without tax", say.money(trade.net())));
     trade
         .byRate()
@@ -191,13 +167,6 @@ class ProofPage {
                         rate.name() + " " + say.percent(rate.percent().stripTrailingZeros()),
                         say.money(tax))));
     totals.add(new Total("Total", say.money(trade.total())));
-    Map<Integer, Long> charges = trade.charges();
-    for (TradeLine line : trade.lines())
-      if (charges.containsKey(line.row()))
-        totals.add(
-            0,
-            new Total(
-                line.item().code() + " bears of the charges", say.money(charges.get(line.row()))));
     return totals;
   }
 
@@ -244,134 +213,6 @@ class ProofPage {
               shift.item().code(), say.change(all), say.change(all - gone), say.change(gone)));
     }
     return effects;
-  }
-
-  /** What the supplier asked last, by item. */
-  private Map<Long, Optional<Catalogue.LatestCost>> lastPrices(
-      Draft draft, List<Long> items, BookCatalogue book) {
-    Map<Long, Optional<Catalogue.LatestCost>> last = new LinkedHashMap<>();
-    book.party(Party.Kind.SUPPLIER, draft.field("supplier"))
-        .ifPresent(
-            p ->
-                suppliers
-                    .lastPrices(p.id(), items)
-                    .forEach((item, price) -> last.put(item, Optional.of(price))));
-    return last;
-  }
-
-  /** The account a supplier's bills usually go to, while nothing else is typed; null for none. */
-  private String usualAccount(Draft draft, BookCatalogue book) {
-    boolean begun =
-        draft.kind() != PaperKind.BILL
-            || java.util.stream.IntStream.range(0, draft.rows().size())
-                .anyMatch(row -> !draft.blank(row));
-    if (begun) return null;
-    return book.party(Party.Kind.SUPPLIER, draft.field("supplier"))
-        .flatMap(p -> suppliers.card(p.id()))
-        .filter(c -> c.account() != 0)
-        .map(c -> book.account(c.account()).label())
-        .orElse(null);
-  }
-
-  private List<OfferStore.Offer> offers(Draft draft, BookCatalogue book) {
-    boolean selling = draft.kind() == PaperKind.INVOICE;
-    return book.party(
-            selling ? Party.Kind.CUSTOMER : Party.Kind.SUPPLIER,
-            draft.field(selling ? "customer" : "supplier"))
-        .map(p -> offers.offers(draft.kind(), p.id()))
-        .orElse(List.of());
-  }
-
-  private List<RowShown> rows(Draft draft, Reading reading, BookCatalogue book) {
-    List<Long> ids =
-        reading.rows().values().stream()
-            .map(Reading.RowFacts::item)
-            .filter(id -> id > 0)
-            .distinct()
-            .toList();
-    Map<Long, ItemStore.Free> free =
-        items.free(ids, draft.field("place"), draft.kind() == PaperKind.SALES_ORDER).stream()
-            .collect(Collectors.toMap(ItemStore.Free::item, f -> f));
-    Map<Long, Item> known = book.items(ids);
-    Map<Long, Optional<Catalogue.LatestCost>> last = lastPrices(draft, ids, book);
-    List<RowShown> shown = new ArrayList<>();
-    reading
-        .rows()
-        .forEach(
-            (row, facts) -> {
-              Item item = known.get(facts.item());
-              String here = "";
-              if (item != null && item.stocked()) {
-                ItemStore.Free f =
-                    free.getOrDefault(item.id(), new ItemStore.Free(item.id(), 0, 0));
-                here = item.units().say(new Quantity(f.here()));
-                if (f.everywhere() > f.here())
-                  here +=
-                      " +"
-                          + item.units().say(new Quantity(f.everywhere() - f.here()))
-                          + " elsewhere";
-              }
-              shown.add(
-                  new RowShown(
-                      row,
-                      facts.name(),
-                      facts.unit(),
-                      say.money(facts.amount()),
-                      here,
-                      item == null ? "" : usualPrice(draft.kind(), item, facts.unit(), book, last),
-                      facts.given(),
-                      facts.awaited(),
-                      item != null && item.tracked()));
-            });
-    return shown;
-  }
-
-  /**
-   * What a price cell left empty is offered: the first price list's, or the latest cost, for the
-   * unit shown.
-   */
-  private String usualPrice(
-      PaperKind kind,
-      Item item,
-      String unit,
-      BookCatalogue book,
-      Map<Long, Optional<Catalogue.LatestCost>> last) {
-    Quantity size =
-        item.units().shown().stream()
-            .filter(u -> u.sign().equals(unit))
-            .map(Units.Shown::size)
-            .findFirst()
-            .orElse(item.units().baseShown().size());
-    return switch (kind) {
-      case INVOICE, SALES_ORDER ->
-          items
-              .price(item.id())
-              .map(p -> p.multiply(size.decimal()).stripTrailingZeros().toPlainString())
-              .orElse("");
-      case BILL, PURCHASE_ORDER ->
-          last.getOrDefault(item.id(), book.latestCost(item.id()))
-              .map(c -> say.each(c.value(), c.micros(), size.micros()))
-              .orElse("");
-      default -> "";
-    };
-  }
-
-  /** What is open with the party of a payment: bills or invoices, and credit. */
-  private List<OpenShown> open(Draft draft, BookCatalogue book) {
-    boolean paying = draft.kind() == PaperKind.SUPPLIER_PAYMENT;
-    if (!paying && draft.kind() != PaperKind.CUSTOMER_PAYMENT) return List.of();
-    Party.Kind kind = paying ? Party.Kind.SUPPLIER : Party.Kind.CUSTOMER;
-    return book.party(kind, draft.field(paying ? "supplier" : "customer")).stream()
-        .flatMap(p -> book.openItems(p.id()).stream())
-        .map(
-            o ->
-                new OpenShown(
-                    o.number(),
-                    o.due().toString(),
-                    say.plain(Math.abs(o.open())),
-                    say.money(Math.abs(o.open())),
-                    paying == o.open() > 0))
-        .toList();
   }
 
   private Map<Long, PaperStore.PaperRef> refs(Proof.Work work) {

@@ -72,7 +72,8 @@ class SuggestController {
       case "received" -> papers(typed, "RECEIPT", "PURCHASE_ORDER");
       case "returned" -> papers(typed, "SUPPLIER_RETURN");
       case "invoice" -> papers(typed, "INVOICE");
-      case "promised" -> papers(typed, "SALES_ORDER");
+      case "to-send" -> papers(typed, "SALES_ORDER", "INVOICE");
+      case "sent" -> papers(typed, "DELIVERY", "SALES_ORDER");
       case "return-reason" -> rows(typed, setup.returnReasons());
       case "place" -> like(typed, setup.places().stream().map(Offer::of));
       case "supplier" -> setup.parties("SUPPLIER", typed, MOST).stream().map(Offer::of).toList();

@@ -3,6 +3,7 @@ package zinctally.web.paper;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeSet;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
@@ -11,7 +12,8 @@ import zinctally.core.papers.Fault;
 record TextChange(String where, String was, String is) {
   static List<TextChange> between(Draft before, Draft after) {
     List<TextChange> changes = new ArrayList<>();
-    compare("", before.fields(), after.fields(), changes);
+    Set<String> answers = Set.of(Draft.AGREED);
+    compare("", before.without(answers).fields(), after.without(answers).fields(), changes);
     int rows = Math.max(before.rows().size(), after.rows().size());
     for (int row = 0; row < rows; row++)
       compare("rows." + row + ".", row(before, row), row(after, row), changes);

@@ -37,6 +37,11 @@ public record AgePicture(List<Bar> bars, int width, int height) {
     return new AgePicture(bars, width, height);
   }
 
+  /** All of it, minor units. */
+  public long sum() {
+    return bars.stream().mapToLong(Bar::amount).sum();
+  }
+
   private static String number(double value) {
     return String.format(Locale.ROOT, "%.1f", value);
   }

@@ -38,6 +38,8 @@ class ProveController {
           new AreaPage.Tab("Journals by hand", "/prove/by-hand"),
           new AreaPage.Tab("Received, not billed", "/prove/received"),
           new AreaPage.Tab("Billed, not received", "/prove/billed"),
+          new AreaPage.Tab("Sent, not invoiced", "/prove/sent"),
+          new AreaPage.Tab("Billed ahead", "/prove/ahead"),
           new AreaPage.Tab("Periods", "/prove/periods"));
   private final TieOutStore tieOut;
   private final AccountStore accounts;
@@ -51,26 +53,31 @@ class ProveController {
     this.clock = clock;
   }
 
-  /** Lines behind Received, not billed or Billed, not received, and whether they tie out. */
-  @GetMapping("/prove/{which:received|billed}")
+  /** Lines that wait for their paper or for their goods, and whether they tie out. */
+  @GetMapping("/prove/{which:received|billed|sent|ahead}")
   String awaited(
       @PathVariable String which,
       @RequestParam(defaultValue = "") String date,
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    Awaits what = which.equals("received") ? Awaits.RECEIVED_BILL : Awaits.BILLED_GOODS;
+    Awaits what =
+        switch (which) {
+          case "received" -> Awaits.RECEIVED_BILL;
+          case "billed" -> Awaits.BILLED_GOODS;
+          case "sent" -> Awaits.SENT_INVOICE;
+          default -> Awaits.INVOICED_GOODS;
+        };
     LocalDate at = AtDate.read(date, clock, model);
     model.addAttribute("date", at);
-    String shown = page.show(TABS, BuyListings.awaited(what, at), model, request, response);
-    if (!"listing/area".equals(shown)) return shown;
     model.addAttribute(
         "control",
         tieOut.controls(at).stream()
             .filter(c -> c.role().equals(what.role().name()))
             .findFirst()
             .orElseThrow());
-    return "prove/awaited";
+    return page.show(
+        TABS.above("prove/awaited"), BuyListings.awaited(what, at), model, request, response);
   }
 
   /** A group's sums, with its items when it is opened. */

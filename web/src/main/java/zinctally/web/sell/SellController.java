@@ -2,14 +2,24 @@ package zinctally.web.sell;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
+import zinctally.store.listing.AgeListings;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listings;
+import zinctally.store.listing.SellListings;
+import zinctally.store.prove.AgeStore;
 import zinctally.web.listing.AreaPage;
+import zinctally.web.picture.AgePicture;
+import zinctally.web.shell.AtDate;
 
 /** Selling: invoices, payments, what is owed to us. */
 @Controller
@@ -20,13 +30,21 @@ class SellController {
           "Sell",
           new AreaPage.Tab("Invoices", "/sell"),
           new AreaPage.Tab("Orders", "/sell/orders"),
+          new AreaPage.Tab("To deliver", "/sell/to-deliver"),
+          new AreaPage.Tab("Deliveries", "/sell/deliveries"),
           new AreaPage.Tab("Returns", "/sell/returns"),
           new AreaPage.Tab("Payments", "/sell/payments"),
-          new AreaPage.Tab("Owed by customers", "/sell/open"));
+          new AreaPage.Tab("Owed", "/sell/open"),
+          new AreaPage.Tab("By age", "/sell/age"),
+          new AreaPage.Tab("Customers", "/sell/customers"));
   private final AreaPage page;
+  private final AgeStore ages;
+  private final Clock clock;
 
-  SellController(AreaPage page) {
+  SellController(AreaPage page, AgeStore ages, Clock clock) {
     this.page = page;
+    this.ages = ages;
+    this.clock = clock;
   }
 
   @GetMapping("/sell")
@@ -43,6 +61,24 @@ class SellController {
     return page.show(TABS, orders, model, request, response, PaperKind.SALES_ORDER);
   }
 
+  /** Back orders, with what of them can go. */
+  @GetMapping("/sell/to-deliver")
+  String toDeliver(Model model, HttpServletRequest request, HttpServletResponse response) {
+    model.addAttribute("more", List.of(new AreaPage.Tab("Picking list", "/sell/picking")));
+    return page.show(TABS, SellListings.toDeliver(), model, request, response, PaperKind.DELIVERY);
+  }
+
+  @GetMapping("/sell/picking")
+  String picking(Model model, HttpServletRequest request, HttpServletResponse response) {
+    model.addAttribute("more", List.of(new AreaPage.Tab("all that is to go", "/sell/to-deliver")));
+    return page.show(TABS, SellListings.picking(), model, request, response, PaperKind.DELIVERY);
+  }
+
+  @GetMapping("/sell/deliveries")
+  String deliveries(Model model, HttpServletRequest request, HttpServletResponse response) {
+    return page.show(TABS, SellListings.deliveries(), model, request, response, PaperKind.DELIVERY);
+  }
+
   @GetMapping("/sell/returns")
   String returns(Model model, HttpServletRequest request, HttpServletResponse response) {
     Listing returns =
@@ -54,6 +90,31 @@ class SellController {
   String payments(Model model, HttpServletRequest request, HttpServletResponse response) {
     Listing paid = Listings.papers("Payments", "No payment yet.", PaperKind.CUSTOMER_PAYMENT);
     return page.show(TABS, paid, model, request, response, PaperKind.CUSTOMER_PAYMENT);
+  }
+
+  /** What is owed by age at a date, as a picture and a table. */
+  @GetMapping("/sell/age")
+  String age(
+      @RequestParam(defaultValue = "") String date,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    LocalDate at = AtDate.read(date, clock, model);
+    model.addAttribute("date", at);
+    model.addAttribute("ages", AgePicture.of(ages.owed(Party.Kind.CUSTOMER, at).parts(), 700, 110));
+    return page.show(
+        TABS.above("buy/age"),
+        AgeListings.ageing(Party.Kind.CUSTOMER, at),
+        model,
+        request,
+        response,
+        PaperKind.CUSTOMER_PAYMENT);
+  }
+
+  @GetMapping("/sell/customers")
+  String customers(Model model, HttpServletRequest request, HttpServletResponse response) {
+    model.addAttribute("more", List.of(new AreaPage.Tab("New customer", "/sell/customer/new")));
+    return page.show(TABS, SellListings.customers(), model, request, response);
   }
 
   @GetMapping("/sell/open")

@@ -4,6 +4,7 @@ import java.security.Principal;
 import java.util.Arrays;
 import org.springframework.security.core.Authentication;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
 import zinctally.store.people.Person;
 
 /** What a signed-in person may do. */
@@ -32,12 +33,10 @@ public final class May {
     return role == Person.Role.OWNER || role.name().equals(approver);
   }
 
-  /** The counter writes orders and invoices and takes payments; a reader writes nothing. */
+  /** The counter writes all papers of selling; a reader writes nothing. */
   public static boolean write(Principal principal, PaperKind kind) {
     return setUp(principal)
         || role(principal) == Person.Role.COUNTER
-            && (kind == PaperKind.INVOICE
-                || kind == PaperKind.SALES_ORDER
-                || kind == PaperKind.CUSTOMER_PAYMENT);
+            && kind.side().filter(side -> side == Party.Kind.CUSTOMER).isPresent();
   }
 }

@@ -47,6 +47,7 @@ class Shell {
           new NewPaper(PaperKind.RECEIPT, "r"),
           new NewPaper(PaperKind.BILL, "b"),
           new NewPaper(PaperKind.SALES_ORDER, "s"),
+          new NewPaper(PaperKind.DELIVERY, "d"),
           new NewPaper(PaperKind.INVOICE, "i"),
           new NewPaper(PaperKind.ADJUSTMENT, "a"),
           new NewPaper(PaperKind.CHARGE, "c"),

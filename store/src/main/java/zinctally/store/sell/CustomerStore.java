@@ -1,0 +1,135 @@
+package zinctally.store.sell;
+
+import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Customers: what is known of each, and on what terms they buy. */
+@Repository
+public class CustomerStore {
+  private final JdbcClient sql;
+
+  CustomerStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  /**
+   * @param termsDays days from an invoice's date until it is due
+   * @param priceList zero for the book's first
+   * @param discount percent off every price
+   * @param creditLimit minor units; null for no limit
+   * @param taxRate the rate they pay whatever the item's; zero for the item's
+   * @param language of the papers they are handed, two letters
+   * @param places delivery addresses, one a line
+   */
+  public record Card(
+      long id,
+      String name,
+      int termsDays,
+      long priceList,
+      BigDecimal discount,
+      Long creditLimit,
+      long taxRate,
+      String address,
+      String places,
+      String email,
+      String phone,
+      String taxNumber,
+      String notes,
+      String language,
+      boolean active) {
+    /** Their own address and every delivery address. */
+    public List<String> addresses() {
+      List<String> all = new java.util.ArrayList<>();
+      if (!address.isBlank()) all.add(address);
+      Arrays.stream(places.split("\\R")).map(String::strip).forEach(all::add);
+      return all.stream().filter(a -> !a.isEmpty()).distinct().toList();
+    }
+  }
+
+  public Optional<Card> card(long id) {
+    return by("id = ?", id);
+  }
+
+  public Optional<Card> named(String name) {
+    return by("name = ?", name.strip());
+  }
+
+  private Optional<Card> by(String which, Object value) {
+    return sql.sql("select * from party where kind = 'CUSTOMER' and " + which)
+        .param(value)
+        .query(
+            (row, n) ->
+                new Card(
+                    row.getLong("id"),
+                    row.getString("name"),
+                    row.getInt("terms_days"),
+                    row.getLong("price_list_id"),
+                    row.getBigDecimal("discount").stripTrailingZeros(),
+                    row.getObject("credit_limit", Long.class),
+                    row.getLong("tax_rate_id"),
+                    row.getString("address"),
+                    row.getString("places"),
+                    row.getString("email"),
+                    row.getString("phone"),
+                    row.getString("tax_number"),
+                    row.getString("notes"),
+                    row.getString("language"),
+                    row.getBoolean("active")))
+        .optional();
+  }
+
+  /**
+   * Makes a customer or changes one.
+   *
+   * @return its id; empty when another has the name already
+   */
+  @Transactional
+  public Optional<Long> save(Card card, String login) {
+    try {
+      if (card.id() == 0)
+        sql.sql("insert into party (kind, name) values ('CUSTOMER', ?)")
+            .param(card.name())
+            .update();
+      long id = card.id() != 0 ? card.id() : named(card.name()).orElseThrow().id();
+      sql.sql(
+              """
+              update party set name = ?, terms_days = ?, price_list_id = nullif(?, 0),
+                discount = ?, credit_limit = ?, tax_rate_id = nullif(?, 0), address = ?,
+                places = ?, email = ?, phone = ?, tax_number = ?, notes = ?, language = ?, active = ?
+              where id = ?
+              """)
+          .params(
+              Arrays.asList(
+                  card.name(),
+                  card.termsDays(),
+                  card.priceList(),
+                  card.discount(),
+                  card.creditLimit(),
+                  card.taxRate(),
+                  card.address(),
+                  card.places(),
+                  card.email(),
+                  card.phone(),
+                  card.taxNumber(),
+                  card.notes(),
+                  card.language(),
+                  card.active(),
+                  id))
+          .update();
+      sql.sql(
+              "insert into audit (at, login, subject, subject_id, what, after_text)"
+                  + " values (now(3), ?, 'customer', ?, ?, ?)")
+          .params(login, id, card.id() == 0 ? "made" : "changed", card.toString())
+          .update();
+      return Optional.of(id);
+    } catch (DuplicateKeyException taken) {
+      return Optional.empty();
+    }
+  }
+}

@@ -1,0 +1,40 @@
+package zinctally.store.sell;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Which rate of tax a sale usually bears. */
+@Repository
+public class TaxStore {
+  private final JdbcClient sql;
+
+  TaxStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  /**
+   * The rate's code by item: the customer's own, else the item's, else the place's.
+   *
+   * @param customerRate zero for none of their own
+   */
+  public Map<Long, String> usual(List<Long> items, long customerRate, String place) {
+    Map<Long, String> usual = new HashMap<>();
+    if (items.isEmpty()) return usual;
+    sql.sql(
+            """
+            select i.id, t.code from item i
+            join tax_rate t on t.active and t.id = coalesce(nullif(:customer, 0), i.tax_rate_id,
+              (select tax_rate_id from place where name = :place))
+            where i.id in (:items)
+            """)
+        .param("customer", customerRate)
+        .param("place", place)
+        .param("items", items)
+        .query((row, n) -> usual.put(row.getLong(1), row.getString(2)))
+        .list();
+    return usual;
+  }
+}

@@ -1,0 +1,70 @@
+package zinctally.web.paper;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import zinctally.core.ledger.Account;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
+import zinctally.store.book.BookCatalogue;
+import zinctally.store.buy.OfferStore;
+import zinctally.store.buy.SupplierStore;
+import zinctally.web.shell.Say;
+
+/** What is open with the party of a paper, to be taken into it. */
+@Component
+class OpenBeside {
+  private final OfferStore offers;
+  private final SupplierStore suppliers;
+  private final Say say;
+
+  OpenBeside(OfferStore offers, SupplierStore suppliers, Say say) {
+    this.offers = offers;
+    this.suppliers = suppliers;
+    this.say = say;
+  }
+
+  /**
+   * Something open with the party of a payment.
+   *
+   * @param plain what is open, as a cell wants it
+   * @param credit whether it takes off what is to be paid
+   */
+  record OpenShown(String number, String due, String plain, String amount, boolean credit) {}
+
+  private static Optional<Party> party(Draft draft, BookCatalogue book) {
+    return draft.kind().side().flatMap(side -> book.party(side, draft.party()));
+  }
+
+  /** Orders, receipts, bills and returns that wait for a paper of this kind. */
+  List<OfferStore.Offer> offers(Draft draft, BookCatalogue book) {
+    return party(draft, book).map(p -> offers.offers(draft.kind(), p.id())).orElse(List.of());
+  }
+
+  /** The account a supplier's bills usually go to, while nothing else is typed. */
+  Optional<Account> usualAccount(Draft draft, BookCatalogue book) {
+    if (draft.kind() != PaperKind.BILL || !draft.typedRows().isEmpty()) return Optional.empty();
+    return party(draft, book)
+        .flatMap(p -> suppliers.card(p.id()))
+        .filter(c -> c.account() != 0)
+        .map(c -> book.account(c.account()));
+  }
+
+  /** Bills or invoices that a payment can settle, and credit. */
+  List<OpenShown> items(Draft draft, BookCatalogue book) {
+    boolean paying = draft.kind() == PaperKind.SUPPLIER_PAYMENT;
+    if (!paying && draft.kind() != PaperKind.CUSTOMER_PAYMENT) return List.of();
+    return party(draft, book).stream()
+        .flatMap(p -> book.openItems(p.id()).stream())
+        .map(
+            o ->
+                new OpenShown(
+                    o.number(),
+                    o.due().toString(),
+                    say.plain(Math.abs(o.open())),
+                    say.money(Math.abs(o.open())),
+                    paying == o.open() > 0))
+        .toList();
+  }
+}

@@ -1,0 +1,274 @@
+package zinctally.web.sell;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+import zinctally.core.number.Coin;
+import zinctally.core.number.Figures;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
+import zinctally.store.book.BookStore;
+import zinctally.store.buy.OfferStore;
+import zinctally.store.listing.BuyListings;
+import zinctally.store.prove.AgeStore;
+import zinctally.store.sell.CustomerStore;
+import zinctally.store.sell.PriceStore;
+import zinctally.store.sell.StatementStore;
+import zinctally.store.setup.SetupStore;
+import zinctally.web.listing.ListingPage;
+import zinctally.web.paper.PaperPdf;
+import zinctally.web.paper.PaperWords;
+import zinctally.web.picture.AgePicture;
+import zinctally.web.shell.AtDate;
+import zinctally.web.shell.May;
+import zinctally.web.shell.NotThere;
+
+/** A customer's card: what is known of them, what is open with them, their papers, a statement. */
+@Controller
+class CustomerController {
+  private final CustomerStore customers;
+  private final OfferStore offers;
+  private final AgeStore ages;
+  private final PriceStore prices;
+  private final SetupStore setup;
+  private final StatementStore statements;
+  private final PaperPdf pdfs;
+  private final BookStore books;
+  private final ListingPage lists;
+  private final Clock clock;
+
+  CustomerController(
+      CustomerStore customers,
+      OfferStore offers,
+      AgeStore ages,
+      PriceStore prices,
+      SetupStore setup,
+      StatementStore statements,
+      PaperPdf pdfs,
+      BookStore books,
+      ListingPage lists,
+      Clock clock) {
+    this.customers = customers;
+    this.offers = offers;
+    this.ages = ages;
+    this.prices = prices;
+    this.setup = setup;
+    this.statements = statements;
+    this.pdfs = pdfs;
+    this.books = books;
+    this.lists = lists;
+    this.clock = clock;
+  }
+
+  private CustomerStore.Card card(long id) {
+    return customers.card(id).orElseThrow(() -> new NotThere("customer " + id));
+  }
+
+  @GetMapping("/sell/customer/{id:\\d+}")
+  String show(
+      @PathVariable long id,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    CustomerStore.Card card = card(id);
+    LocalDate today = LocalDate.now(clock);
+    AgeStore.Owed owed = ages.owed(Party.Kind.CUSTOMER, id, today);
+    model.addAttribute("card", card);
+    model.addAttribute("owed", owed);
+    model.addAttribute("ages", AgePicture.of(owed.parts(), 286, 60));
+    model.addAttribute("toGo", offers.offers(PaperKind.DELIVERY, id));
+    model.addAttribute(
+        "toInvoice",
+        offers.offers(PaperKind.INVOICE, id).stream()
+            .filter(o -> o.kind() == PaperKind.DELIVERY)
+            .toList());
+    model.addAttribute(
+        "listName",
+        prices.lists().stream()
+            .filter(l -> card.priceList() == 0 || l.id() == card.priceList())
+            .map(PriceStore.PriceList::name)
+            .findFirst()
+            .orElse(""));
+    model.addAttribute("taxName", rateName(card.taxRate()));
+    model.addAttribute("from", today.withDayOfMonth(1).minusMonths(2));
+    model.addAttribute("to", today);
+    model.addAttribute(
+        "begins",
+        List.of(
+                PaperKind.SALES_ORDER,
+                PaperKind.DELIVERY,
+                PaperKind.INVOICE,
+                PaperKind.CUSTOMER_PAYMENT)
+            .stream()
+            .filter(k -> May.write(request.getUserPrincipal(), k))
+            .toList());
+    return lists.show(BuyListings.ofParty(id), "sell/customer", model, request, response);
+  }
+
+  private String rateName(long rate) {
+    return setup.taxRates().stream()
+        .filter(r -> r.id() == rate)
+        .map(r -> r.code() + ", " + r.name())
+        .findFirst()
+        .orElse("");
+  }
+
+  /** What was owed, charged and paid between two days, to hand over. */
+  @GetMapping("/sell/customer/{id:\\d+}/statement")
+  ResponseEntity<byte[]> statement(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String from,
+      @RequestParam(defaultValue = "") String to,
+      Model model)
+      throws IOException {
+    CustomerStore.Card card = card(id);
+    LocalDate last = AtDate.read(to, clock, model);
+    LocalDate first = from.isEmpty() ? last.withDayOfMonth(1) : AtDate.read(from, clock, model);
+    if (first.isAfter(last)) first = last.withDayOfMonth(1);
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header("Content-Disposition", "inline; filename=\"statement-" + id + ".pdf\"")
+        .body(pdfs.statement(card, statements.of(id, first, last)));
+  }
+
+  private static void allow(Principal who) {
+    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+  }
+
+  @GetMapping("/sell/customer/new")
+  String begin(Model model, Principal who) {
+    allow(who);
+    return form(null, Map.of("terms", "30", "state", "on"), Map.of(), model);
+  }
+
+  @GetMapping("/sell/customer/{id:\\d+}/change")
+  String change(@PathVariable long id, Model model, Principal who) {
+    allow(who);
+    CustomerStore.Card card = card(id);
+    Map<String, String> fields = new HashMap<>();
+    fields.put("name", card.name());
+    fields.put("terms", String.valueOf(card.termsDays()));
+    fields.put("list", String.valueOf(card.priceList()));
+    fields.put("discount", card.discount().signum() == 0 ? "" : card.discount().toPlainString());
+    fields.put(
+        "limit", card.creditLimit() == null ? "" : books.book().coin().plain(card.creditLimit()));
+    fields.put("tax", String.valueOf(card.taxRate()));
+    fields.put("address", card.address());
+    fields.put("places", card.places());
+    fields.put("email", card.email());
+    fields.put("phone", card.phone());
+    fields.put("tax_number", card.taxNumber());
+    fields.put("notes", card.notes());
+    fields.put("language", card.language());
+    fields.put("state", card.active() ? "on" : "off");
+    return form(id, fields, Map.of(), model);
+  }
+
+  private String form(
+      Long id, Map<String, String> fields, Map<String, String> faults, Model model) {
+    model.addAttribute("id", id);
+    model.addAttribute("fields", fields);
+    model.addAttribute("faults", faults);
+    model.addAttribute("lists", prices.lists());
+    model.addAttribute("languages", PaperWords.languages());
+    model.addAttribute("rates", setup.taxRates().stream().filter(SetupStore.Row::active).toList());
+    return "sell/customer-form";
+  }
+
+  @PostMapping({"/sell/customer/new", "/sell/customer/{id:\\d+}/change"})
+  String save(
+      @PathVariable(required = false) Long id,
+      @RequestParam Map<String, String> typed,
+      Model model,
+      Principal who) {
+    allow(who);
+    if (id != null) card(id);
+    Map<String, String> faults = new LinkedHashMap<>();
+    String name = text(typed, "name", 120, faults);
+    if (name.isEmpty()) faults.put("name", "What are they called? A name is enough.");
+    String terms = text(typed, "terms", 4, faults);
+    if (!terms.matches("\\d{1,3}"))
+      faults.put("terms", "Days from an invoice's date until it is due: a number such as 30.");
+    CustomerStore.Card card =
+        new CustomerStore.Card(
+            id == null ? 0 : id,
+            name,
+            faults.containsKey("terms") ? 0 : Integer.parseInt(terms),
+            number(typed, "list"),
+            discount(typed, faults),
+            limit(typed, faults),
+            number(typed, "tax"),
+            text(typed, "address", 500, faults),
+            text(typed, "places", 2000, faults),
+            text(typed, "email", 200, faults),
+            text(typed, "phone", 60, faults),
+            text(typed, "tax_number", 60, faults),
+            text(typed, "notes", 2000, faults),
+            PaperWords.languages().containsKey(typed.get("language"))
+                ? typed.get("language")
+                : "en",
+            !"off".equals(typed.get("state")));
+    if (!faults.isEmpty()) return form(id, typed, faults, model);
+    Optional<Long> kept = customers.save(card, who.getName());
+    if (kept.isPresent()) return "redirect:/sell/customer/" + kept.get();
+    faults.put("name", "There is a customer called " + name + " already.");
+    return form(id, typed, faults, model);
+  }
+
+  private static long number(Map<String, String> typed, String field) {
+    String value = typed.getOrDefault(field, "0");
+    return value.matches("\\d{1,18}") ? Long.parseLong(value) : 0;
+  }
+
+  private static BigDecimal discount(Map<String, String> typed, Map<String, String> faults) {
+    String value = text(typed, "discount", 12, faults).replace("%", "").strip();
+    if (value.isEmpty()) return BigDecimal.ZERO;
+    Optional<BigDecimal> read = Figures.read(value);
+    if (read.isPresent()
+        && read.get().signum() >= 0
+        && read.get().compareTo(BigDecimal.valueOf(100)) <= 0
+        && read.get().scale() <= 4) return read.get();
+    faults.put("discount", "Percent off every price, between 0 and 100.");
+    return BigDecimal.ZERO;
+  }
+
+  private Long limit(Map<String, String> typed, Map<String, String> faults) {
+    String value = text(typed, "limit", 20, faults);
+    if (value.isEmpty()) return null;
+    Coin coin = books.book().coin();
+    Optional<BigDecimal> read = Figures.read(value);
+    if (read.isPresent()
+        && read.get().signum() >= 0
+        && read.get().scale() <= coin.digits()
+        && read.get().precision() - read.get().scale() <= 12) return coin.minor(read.get());
+    faults.put("limit", "An amount such as 1500, or nothing for no limit.");
+    return null;
+  }
+
+  private static String text(
+      Map<String, String> typed, String field, int longest, Map<String, String> faults) {
+    String value = typed.getOrDefault(field, "").strip();
+    if (value.length() > longest)
+      faults.put(field, longest + " letters fit; these are " + value.length() + ".");
+    return value;
+  }
+}
