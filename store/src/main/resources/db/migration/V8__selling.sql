@@ -53,3 +53,45 @@ create table paper_wording (
   kind varchar(24) primary key,
   words varchar(1000) not null comment 'below the lines of such a paper'
 );
+
+-- The counter: who sells, what takes which kind of payment, the till of a day.
+alter table app_user
+  add column initials varchar(6) null unique;
+alter table paper
+  add column seller varchar(60) not null default '' comment 'login of who sold',
+  add column till_id bigint null comment 'the till it went through',
+  add index paper_by_seller (seller, date),
+  add index paper_by_till (till_id);
+update paper set seller = posted_by;
+
+insert ignore into account (code, name, kind, role) values
+  ('1020', 'Card payments to come', 'ASSET', 'MONEY'),
+  ('2300', 'Vouchers given out', 'LIABILITY', 'NONE'),
+  ('6310', 'Till differences', 'EXPENSE', 'NONE'),
+  ('6320', 'Small rests written off', 'EXPENSE', 'NONE');
+create table tender (
+  kind varchar(8) primary key,
+  account_id bigint not null references account (id)
+);
+insert into tender
+  select t.kind, a.id from (
+    select 'CASH' as kind, '1010' as code union all select 'CARD', '1020'
+    union all select 'VOUCHER', '2300') t
+  join account a on a.code = t.code;
+
+create table till (
+  id bigint primary key auto_increment,
+  place_id bigint not null references place (id),
+  opened_at datetime(3) not null,
+  opened_by varchar(60) not null,
+  opening_float bigint not null,
+  closed_at datetime(3) null,
+  closed_by varchar(60) null,
+  expected bigint null,
+  counted bigint null,
+  paper_id bigint null comment 'the journal of the difference',
+  index till_open (place_id, closed_at)
+);
+insert into tender
+  select t.kind, a.id from (select 'GAP' as kind, '6310' as code union all select 'REST', '6320') t
+  join account a on a.code = t.code;

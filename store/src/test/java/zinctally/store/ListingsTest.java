@@ -113,6 +113,13 @@ class ListingsTest {
         PaperKind.SUPPLIER_RETURN,
         head,
         List.of(Map.of("paper", number, "quantity", "1", "reason", "Faulty")));
+    Map<String, String> out =
+        Map.of("date", "2026-05-12", "customer", "Fenwick Garden", "place", "Store");
+    book.post(
+        PaperKind.SALES_ORDER,
+        out,
+        List.of(Map.of("item", "IT-005", "quantity", "3", "price", "2")));
+    book.post(PaperKind.DELIVERY, out, List.of(Map.of("item", "IT-006", "quantity", "1")));
     book.item("LOTS", "FIFO");
     book.sql()
         .sql("update item set tracking = 'LOT', reorder_point = 9000000 where code = 'LOTS'")

@@ -62,7 +62,8 @@ class PaperFaultsTest {
         "discount | 101 | rows.0.discount | between 0 and 100",
         "tax | Q | rows.0.tax | There is no tax rate",
         "item | OFF | rows.0.item | is switched off",
-        "item | NIX | rows.0.item | No item has the code",
+        "item | NIX | rows.0.item | is no item yet. Shall it be made one",
+        "at | 11 | rows.0.at | The new price is between 0 and 10",
         "item | 1400 | rows.0.item | is a control account",
       })
   void a_bad_cell_gets_a_sentence_of_its_own(

@@ -149,6 +149,23 @@
     const next = list[at];
     if (next) { next.focus(); next.select && next.select(); }
   };
+  // at the counter a scan is a line of its own, or one more of a line above; an empty one goes to pay
+  const counter = paper.dataset.kind === "counter-sale";
+  const scanned = (input) => {
+    const code = input.value.trim().toLowerCase();
+    if (!code) { $("#cash").focus(); return $("#cash").select(); }
+    const row = input.closest("tr");
+    const above = all("tbody tr", table).find((r) => r !== row && $("[data-col=item]", r).value.trim().toLowerCase() === code);
+    if (above) {
+      const many = $("[data-col=quantity]", above);
+      if (/^\d*$/.test(many.value.trim())) { many.value = String(Number(many.value || 1) + 1); input.value = ""; saveNow(); return input.focus(); }
+    }
+    saveNow();
+    const numbers = $("[data-col=numbers]", row);
+    if (numbers && numbers.offsetParent) return numbers.focus();
+    const next = row.nextElementSibling || addRow();
+    $("[data-col=item]", next).focus();
+  };
   const goRow = (input, step) => {
     const row = input.closest("tr");
     const other = row && (step > 0 ? row.nextElementSibling : row.previousElementSibling);
@@ -210,6 +227,7 @@
       e.preventDefault();
       if (open && chosen(offers)) take(chosen(offers));
       shut(offers, input);
+      if (counter && input.dataset.col === "item" && !e.shiftKey) return scanned(input);
       go(input, e.shiftKey ? -1 : 1);
     } else if (e.key === "Tab" && open) {
       if (chosen(offers) && input.value) take(chosen(offers));
@@ -321,6 +339,15 @@
       ? all("#proof [data-pay]").find((b) => !taken.includes(b.dataset.pay)) || $("#proof .take:not([data-pay])") : e.code === "KeyY" ? $("#proof [data-agree]") : null;
     if (button) { e.preventDefault(); button.click(); }
   });
+  // Alt C: the rest in cash, Alt K: by card, Alt H: put aside, Alt R: take up again
+  if (counter) document.addEventListener("keydown", (e) => {
+    if (!e.altKey || e.ctrlKey || e.metaKey) return;
+    const cell = {KeyC: "#cash", KeyK: "#card"}[e.code];
+    const rest = $("#rest");
+    if (cell && rest) { e.preventDefault(); $(cell).value = rest.value; $(cell).focus(); $(cell).select(); saveNow(); }
+    else if (e.code === "KeyH") { e.preventDefault(); $("[data-hold]").click(); }
+    else if (e.code === "KeyR" && $("[data-held]")) { e.preventDefault(); $("[data-held]").click(); }
+  });
   const amount = $("#amount");
   if (amount) amount.addEventListener("input", () => { amount.dataset.own = amount.value ? "1" : ""; });
 
@@ -407,7 +434,7 @@
   place();
   const at = new URLSearchParams(location.search).get("at");
   const taken = at !== null && $(`[data-cell="rows.${Number(at)}.quantity"]`, paper);
-  const first = taken || cells().find((c) => !c.value);
+  const first = taken || (counter ? all("[data-col=item]", table) : cells()).find((c) => !c.value);
   if (first && !asked) { first.focus(); if (taken) first.select(); }
   else { const bad = $("[aria-invalid=true]", paper); if (bad) bad.focus(); }
 })();

@@ -33,6 +33,12 @@ public interface Catalogue {
 
   Optional<Reason> reason(String name);
 
+  /** The account that takes a kind of payment over the counter. */
+  Account tender(Tender.Kind kind);
+
+  /** The login of whoever has these initials. */
+  Optional<String> seller(String initials);
+
   /** What a party has open, oldest first. */
   List<OpenItem> openItems(long party);
 

@@ -99,7 +99,7 @@ final class ChargeReader {
     List<Traded> found =
         bill.isEmpty()
             ? List.of()
-            : in.book.traded(bill).stream().filter(t -> t.kind() != PaperKind.INVOICE).toList();
+            : in.book.traded(bill).stream().filter(t -> !t.kind().sells()).toList();
     if (found.isEmpty()) {
       in.faults.add(
           Fault.at(

@@ -13,6 +13,7 @@ public final class DraftReader {
     Reader reader = new Reader(draft, book);
     return switch (draft.kind()) {
       case BILL, INVOICE -> TradeReader.trade(reader);
+      case COUNTER_SALE -> CounterReader.sale(reader);
       case PURCHASE_ORDER, SALES_ORDER -> OrderReader.order(reader);
       case RECEIPT -> ReceiptReader.receipt(reader);
       case DELIVERY -> DeliveryReader.delivery(reader);

@@ -16,6 +16,7 @@ public sealed interface Paper
         Return,
         Order,
         Receipt,
+        CounterSale,
         Delivery,
         SupplierCredit,
         Payment,

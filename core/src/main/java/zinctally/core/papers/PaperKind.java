@@ -19,6 +19,7 @@ public enum PaperKind {
   SALES_ORDER("Sales order", "SO", "sell"),
   DELIVERY("Delivery", "D", "sell"),
   INVOICE("Invoice", "INV", "sell"),
+  COUNTER_SALE("Counter sale", "CS", "sell"),
   CUSTOMER_RETURN("Customer return", "RC", "sell"),
   CUSTOMER_PAYMENT("Payment from customer", "PC", "sell"),
   ADJUSTMENT("Adjustment", "A", "handle"),
@@ -62,6 +63,11 @@ public enum PaperKind {
       case "sell" -> Optional.of(Party.Kind.CUSTOMER);
       default -> Optional.empty();
     };
+  }
+
+  /** Whether it sells: asks a customer for money, and takes goods along. */
+  public boolean sells() {
+    return this == INVOICE || this == COUNTER_SALE;
   }
 
   /** Its word in addresses: {@code supplier-payment}. */

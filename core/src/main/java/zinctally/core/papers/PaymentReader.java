@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import zinctally.core.ledger.Account;
-import zinctally.core.ledger.Role;
 
 /** Reads a payment to a supplier or from a customer. */
 final class PaymentReader {
@@ -18,7 +17,7 @@ final class PaymentReader {
     boolean paying = in.draft.kind() == PaperKind.SUPPLIER_PAYMENT;
     LocalDate date = in.date();
     Party who = in.party();
-    Account money = moneyAccount(in);
+    Account money = in.moneyAccount();
     BigDecimal typed = amount(in);
     String reference = in.text("reference");
     List<Payment.Line> lines = new ArrayList<>();
@@ -77,16 +76,5 @@ final class PaymentReader {
     String typed = in.draft.field("amount").replace('−', '-');
     int digits = in.book.rules().coin().digits();
     return typed.isEmpty() ? BigDecimal.ZERO : in.amount("amount", typed, digits);
-  }
-
-  private static Account moneyAccount(Reader in) {
-    String typed = in.draft.field("money");
-    Optional<Account> account = in.book.account(typed);
-    if (account.isEmpty()) in.fault("money", "From or to which bank or cash account?");
-    else if (account.get().role() != Role.MONEY || !account.get().active()) {
-      in.fault("money", account.get().label() + " is no bank or cash account in use.");
-      return null;
-    }
-    return account.orElse(null);
   }
 }

@@ -51,6 +51,7 @@ public record Plan(
    *     later; zero when the known lines hold it
    * @param of the earlier paper it belongs to; null for the paper itself
    * @param on the day it is of, when that is not the paper's; else null
+   * @param target the event it belongs to; {@link #targetInPlan} for one of this plan
    * @param lot the serial number it is of; else null
    */
   public record Event(
@@ -64,6 +65,16 @@ public record Plan(
       Elsewhere of,
       LocalDate on,
       Lot lot) {
+    /** The target that means the event of this plan that stands on a line. */
+    public static long targetInPlan(int line) {
+      return Long.MIN_VALUE + line;
+    }
+
+    /** Whether its target is that event of this plan. */
+    public boolean targets(Event other) {
+      return other != this && other.item == item && target == targetInPlan(other.line);
+    }
+
     public Event(
         int line, EventKind kind, long item, long quantity, long value, long target, long contra) {
       this(line, kind, item, quantity, value, target, contra, null, null, null);

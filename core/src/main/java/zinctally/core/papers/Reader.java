@@ -11,6 +11,8 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Supplier;
 import zinctally.core.goods.Item;
+import zinctally.core.ledger.Account;
+import zinctally.core.ledger.Role;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Share;
 import zinctally.core.units.Units;
@@ -24,6 +26,7 @@ final class Reader {
   final List<Fault> faults = new ArrayList<>();
   final List<Fault> notes = new ArrayList<>();
   final Map<Integer, Reading.RowFacts> rows = new TreeMap<>();
+  Reading.Sums toPay;
 
   Reader(Draft draft, Catalogue book) {
     this.draft = draft;
@@ -41,7 +44,7 @@ final class Reader {
         faults.add(Fault.whole("The amounts are too large to add up."));
       }
     }
-    return new Reading(read, List.copyOf(faults), List.copyOf(notes), rows);
+    return new Reading(read, List.copyOf(faults), List.copyOf(notes), rows, toPay);
   }
 
   /**
@@ -116,6 +119,9 @@ final class Reader {
 
   Party party(String cell, String name, Party.Kind kind) {
     String who = kind.field();
+    if (name.isEmpty() && draft.kind() == PaperKind.COUNTER_SALE)
+      return book.party(kind, CounterSale.NOBODY)
+          .orElse(new Party(0, kind, CounterSale.NOBODY, 0, true));
     if (name.isEmpty()) {
       fault(cell, "Which " + who + "? A name is enough.");
       return null;
@@ -166,7 +172,7 @@ final class Reader {
   private Item onTheSpot(int row, String typed) {
     boolean trade =
         switch (draft.kind()) {
-          case BILL, INVOICE, PURCHASE_ORDER, SALES_ORDER -> true;
+          case BILL, INVOICE, COUNTER_SALE, PURCHASE_ORDER, SALES_ORDER -> true;
           default -> false;
         };
     if (!trade || typed.length() > 120) {
@@ -367,6 +373,17 @@ final class Reader {
     boolean included = "included".equals(draft.field("prices"));
     long sum = lines.stream().mapToLong(LineAmounts.Line::amount).reduce(0, Math::addExact);
     return LineAmounts.of(lines, offTheWhole(sum), included, book.rules().taxOnSums());
+  }
+
+  /** The bank or cash account that takes or gives money; null when none is named rightly. */
+  Account moneyAccount() {
+    Optional<Account> account = book.account(draft.field("money"));
+    if (account.isEmpty()) fault("money", "From or to which bank or cash account?");
+    else if (account.get().role() != Role.MONEY || !account.get().active()) {
+      fault("money", account.get().label() + " is no bank or cash account in use.");
+      return null;
+    }
+    return account.orElse(null);
   }
 
   /** What comes off the whole, an amount or percent; minor units. */

@@ -11,10 +11,27 @@ import java.util.Optional;
  * @param paper present when nothing is wrong
  * @param faults what is wrong, in reading order
  * @param notes what to look at twice; does not stop a posting
+ * @param toPay what is to be paid at the counter; null for other papers
  * @param rows what is known of each row so far, for showing beside it: name, amount, unit
  */
 public record Reading(
-    Optional<Paper> paper, List<Fault> faults, List<Fault> notes, Map<Integer, RowFacts> rows) {
+    Optional<Paper> paper,
+    List<Fault> faults,
+    List<Fault> notes,
+    Map<Integer, RowFacts> rows,
+    Sums toPay) {
+  public Reading(
+      Optional<Paper> paper, List<Fault> faults, List<Fault> notes, Map<Integer, RowFacts> rows) {
+    this(paper, faults, notes, rows, null);
+  }
+
+  /**
+   * What a counter sale comes to while it is not paid yet, minor units.
+   *
+   * @param rest what is not paid by card, voucher or on account
+   */
+  public record Sums(long net, long tax, long total, long rest) {}
+
   /** Nothing was read: for what is proved without being typed. */
   public static final Reading NOTHING =
       new Reading(Optional.empty(), List.of(), List.of(), Map.of());

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
+import zinctally.core.ledger.Account;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Quantity;
@@ -18,6 +19,8 @@ import zinctally.core.number.Quantity;
  * arrival; what that differs from the credit is a purchase price difference. What was not billed
  * yet needs no credit: it no longer waits for a bill. From a customer goods come back at the cost
  * at which they left.
+ *
+ * @param money gives the money back; null when it is credit
  */
 public record Return(
     PaperKind kind,
@@ -25,6 +28,7 @@ public record Return(
     Party who,
     String reference,
     String note,
+    Account money,
     Place place,
     List<Line> lines)
     implements Paper {
@@ -33,6 +37,9 @@ public record Return(
    * @param net minor units without tax: credit, or what no longer waits for a bill
    * @param tax minor units
    * @param reason null when none is given
+   * @param goes where the goods go, or leave
+   * @param thrown why they are thrown away at once, at the cost at which they left; null when they
+   *     are kept
    */
   public record Line(
       int row,
@@ -42,6 +49,8 @@ public record Return(
       long net,
       long tax,
       ReturnReason reason,
+      Place goes,
+      Reason thrown,
       List<Part> parts) {
     /** The line they came or went with. */
     public Traded of() {
@@ -107,11 +116,12 @@ public record Return(
             i,
             event,
             line.item(),
-            place,
+            line.goes(),
             part.quantity(),
             part.of().event(),
             contra,
             part.numbers());
+        if (line.thrown() != null) stock.throwAway(line.row(), i, line.parts().size(), line, part);
       }
       if (line.tax() != 0) taxes.merge(line.of().rate(), line.tax(), Math::addExact);
       if (line.unbilled()) {
@@ -131,14 +141,19 @@ public record Return(
     Role control = toSupplier() ? Role.PAYABLES : Role.RECEIVABLES;
     Role tax = toSupplier() ? Role.PURCHASE_TAX : Role.SALES_TAX;
     long other = toSupplier() ? differences : book.account(Role.SALES_RETURNS).id();
-    known.add(new JournalLine(book.account(control).id(), 0, who.id(), owed, note));
+    known.add(
+        money == null
+            ? new JournalLine(book.account(control).id(), 0, who.id(), owed, note)
+            : new JournalLine(money.id(), 0, 0, owed, note));
     taxes.forEach(
         (rate, sum) ->
             known.add(new JournalLine(book.account(tax).id(), 0, 0, -sign * sum, rate.code())));
     for (Line line : lines)
       known.add(new JournalLine(other, line.item().id(), 0, -sign * line.net(), ""));
     List<Plan.Due> dues =
-        owed == 0 ? List.of() : List.of(new Plan.Due(who.id(), reference, date, date, owed, who));
+        owed == 0 || money != null
+            ? List.of()
+            : List.of(new Plan.Due(who.id(), reference, date, date, owed, who));
     return new Plan(stock.events, stock.moves, known, dues, List.of(), List.of(), fills);
   }
 }

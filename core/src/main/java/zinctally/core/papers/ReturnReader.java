@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
+import zinctally.core.ledger.Account;
+import zinctally.core.ledger.Role;
 import zinctally.core.number.Quantity;
 import zinctally.core.number.Share;
 import zinctally.core.units.Units;
@@ -39,6 +41,8 @@ final class ReturnReader {
   private Reading read() {
     String reference = in.text("reference");
     String note = in.text("reason");
+    boolean paid = !toSupplier && !in.draft.field("back").isEmpty();
+    Account money = paid ? back() : null;
     List<Return.Line> lines = new ArrayList<>();
     for (int row = 0; row < in.draft.rows().size(); row++) {
       if (in.draft.blank(row)) continue;
@@ -52,13 +56,16 @@ final class ReturnReader {
               ? "There is no line yet: which bill or receipt, which item, how many."
               : "There is no line yet: which invoice, which item, how many.");
     return in.done(
-        () -> new Return(in.draft.kind(), date, who, reference, note, place, List.copyOf(lines)));
+        () ->
+            new Return(
+                in.draft.kind(), date, who, reference, note, money, place, List.copyOf(lines)));
   }
 
   private Return.Line line(int row) {
     int before = in.faults.size();
     List<Traded> goods = traded(row);
     ReturnReason reason = reason(row);
+    Goes goes = goes(row);
     if (goods.isEmpty()) return null;
     Item item = goods.get(0).item();
     Units.Typed quantity = in.quantity(row, item.units());
@@ -91,7 +98,16 @@ final class ReturnReader {
     in.rows.put(row, in.rows.get(row).amounting(net));
     if (in.faults.size() > before) return null;
     return new Return.Line(
-        row, item, quantity.quantity(), quantity.unit().sign(), net, tax, reason, parts);
+        row,
+        item,
+        quantity.quantity(),
+        quantity.unit().sign(),
+        net,
+        tax,
+        reason,
+        goes.place(),
+        goes.thrown(),
+        parts);
   }
 
   /** Credit at the first paper's price; of what is not billed, what it stands at. */
@@ -207,6 +223,35 @@ final class ReturnReader {
     return parts;
   }
 
+  /** The account that gives the money back. */
+  private Account back() {
+    Optional<Account> account = in.book.account(in.draft.field("back"));
+    if (account.filter(a -> a.role() == Role.MONEY && a.active()).isPresent()) return account.get();
+    in.fault("back", "Money back is from a bank or cash account; credit needs none.");
+    return null;
+  }
+
+  /**
+   * @param thrown null when the goods are kept
+   */
+  private record Goes(Place place, Reason thrown) {}
+
+  /** Where the goods of a row go: to the paper's place, to another, or away for a reason. */
+  private Goes goes(int row) {
+    String typed = toSupplier ? "" : in.draft.cell(row, "goods");
+    if (typed.isEmpty()) return new Goes(place, null);
+    Optional<Place> other = in.book.place(typed);
+    if (other.isPresent()) return new Goes(other.get(), null);
+    Optional<Reason> thrown = in.book.reason(typed);
+    if (thrown.isPresent()) return new Goes(place, thrown.get());
+    in.faults.add(
+        Fault.at(
+            row,
+            "goods",
+            "\"" + typed + "\" is neither a place for the goods nor a reason to write them off."));
+    return new Goes(place, null);
+  }
+
   private ReturnReason reason(int row) {
     String typed = in.draft.cell(row, "reason");
     if (typed.isEmpty()) return null;
@@ -228,9 +273,7 @@ final class ReturnReader {
     List<Traded> lines =
         number.isEmpty()
             ? List.of()
-            : in.book.traded(number).stream()
-                .filter(t -> toSupplier != (t.kind() == PaperKind.INVOICE))
-                .toList();
+            : in.book.traded(number).stream().filter(t -> toSupplier != t.kind().sells()).toList();
     if (lines.isEmpty()) {
       in.faults.add(
           Fault.at(

@@ -91,6 +91,24 @@ final class Stocking {
     moves(line, item, place, micros, kind == EventKind.OUT ? -1 : 1, numbers);
   }
 
+  /** What came back with a part of a line goes out again, at the cost at which it came back. */
+  void throwAway(int row, int part, int parts, Return.Line line, Return.Part of) {
+    int back = row + part * Plan.PART;
+    int out = row + (parts + part) * Plan.PART;
+    Lot lot = line.item().tracking() == Tracking.SERIAL ? of.numbers().get(0).lot() : null;
+    event(
+        out,
+        EventKind.OUT,
+        line.item(),
+        of.quantity(),
+        0,
+        Plan.Event.targetInPlan(back),
+        line.thrown().account(),
+        null,
+        lot);
+    moves(out, line.item(), line.goes(), of.quantity(), -1, of.numbers());
+  }
+
   /** Something that changes what an arrival is worth. */
   void charge(int row, int part, long item, long value, long arrival, long contra, LocalDate on) {
     events.add(

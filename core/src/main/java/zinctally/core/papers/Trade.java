@@ -15,7 +15,7 @@ import zinctally.core.number.Spread;
 /**
  * A supplier's bill with its goods, or an invoice with its goods.
  *
- * @param kind {@link PaperKind#BILL} or {@link PaperKind#INVOICE}
+ * @param kind {@link PaperKind#BILL}, {@link PaperKind#INVOICE} or a counter sale's
  * @param bears how lines on accounts are shared over the goods of a bill (IAS 2 paragraph 11)
  * @param theirNumber the supplier's own number, or the customer's reference
  */
@@ -81,6 +81,22 @@ public record Trade(
   @Override
   public Plan plan(Catalogue book) {
     boolean buying = kind == PaperKind.BILL;
+    long total = buying ? -total() : total();
+    Role control = buying ? Role.PAYABLES : Role.RECEIVABLES;
+    return plan(
+        book,
+        List.of(new JournalLine(book.account(control).id(), 0, who.id(), total, "")),
+        List.of(new Plan.Due(who.id(), theirNumber, date, due, total, who)));
+  }
+
+  /**
+   * The same, settled otherwise.
+   *
+   * @param settled the journal lines that bear its total
+   * @param dues what it makes owed
+   */
+  Plan plan(Catalogue book, List<JournalLine> settled, List<Plan.Due> dues) {
+    boolean buying = kind == PaperKind.BILL;
     Stocking stock = new Stocking();
     List<JournalLine> known = new ArrayList<>();
     List<Plan.Wait> awaits = new ArrayList<>();
@@ -95,13 +111,10 @@ public record Trade(
       boolean spread = line.item() == null && bears != Bears.EXPENSE;
       if (!line.moves() && !spread) known.add(revenueOrExpense(line, buying));
     }
-    long total = buying ? -total() : total();
     Role taxRole = buying ? Role.PURCHASE_TAX : Role.SALES_TAX;
     byRate().forEach((rate, tax) -> known.add(taxLine(book, taxRole, rate, buying ? tax : -tax)));
-    Role control = buying ? Role.PAYABLES : Role.RECEIVABLES;
-    known.add(new JournalLine(book.account(control).id(), 0, who.id(), total, ""));
-    Plan.Due owed = new Plan.Due(who.id(), theirNumber, date, due, total, who);
-    return new Plan(stock.events, stock.moves, known, List.of(owed), List.of(), awaits, fills);
+    known.addAll(settled);
+    return new Plan(stock.events, stock.moves, known, dues, List.of(), awaits, fills);
   }
 
   /** What a line brings of orders. */

@@ -19,7 +19,7 @@ final class TradeReader {
   private final Place place;
   private final FlowReader flows;
 
-  private TradeReader(Reader in) {
+  TradeReader(Reader in) {
     this.in = in;
     buying = in.draft.kind() == PaperKind.BILL;
     date = in.date();
@@ -29,10 +29,23 @@ final class TradeReader {
   }
 
   static Reading trade(Reader in) {
-    return new TradeReader(in).read();
+    TradeReader reader = new TradeReader(in);
+    Trade trade = reader.read();
+    if (!reader.buying && trade != null) in.askCredit(trade.who(), trade.total());
+    return in.done(() -> trade);
   }
 
-  private Reading read() {
+  /** The paper; null when something in it is wrong. */
+  Trade read() {
+    try {
+      return sound();
+    } catch (ArithmeticException tooLarge) {
+      in.faults.add(Fault.whole("The amounts are too large to add up."));
+      return null;
+    }
+  }
+
+  private Trade sound() {
     int terms = who == null ? 0 : who.termsDays();
     LocalDate due = date == null ? null : in.day("due", date.plusDays(terms));
     if (due != null && date != null && due.isBefore(date))
@@ -46,10 +59,9 @@ final class TradeReader {
     if (typed.isEmpty() && in.faults.isEmpty())
       in.fault("rows.0.item", "There is no line yet: name an item and how many.");
     Trade.Bears bears = buying ? bears(in, lines) : Trade.Bears.EXPENSE;
-    if (!buying)
-      in.askCredit(who, lines.stream().mapToLong(l -> Math.addExact(l.net(), l.tax())).sum());
-    return in.done(
-        () -> new Trade(in.draft.kind(), date, due, who, number, place, List.copyOf(lines), bears));
+    return in.faults.isEmpty()
+        ? new Trade(in.draft.kind(), date, due, who, number, place, List.copyOf(lines), bears)
+        : null;
   }
 
   /**
@@ -78,7 +90,8 @@ final class TradeReader {
     account.ifPresent(a -> checkFreeAccount(row, a));
     if (item == null && account.isEmpty()) return Optional.empty();
     Units units = item == null ? Units.of(Unit.EACH) : item.units();
-    boolean one = account.isPresent() && in.draft.cell(row, "quantity").isEmpty();
+    boolean alone = account.isPresent() || in.draft.kind() == PaperKind.COUNTER_SALE;
+    boolean one = alone && in.draft.cell(row, "quantity").isEmpty();
     Units.Typed quantity =
         one
             ? units.read("1").orElseThrow()

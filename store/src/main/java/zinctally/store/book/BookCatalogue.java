@@ -29,6 +29,7 @@ import zinctally.core.papers.Reason;
 import zinctally.core.papers.ReturnReason;
 import zinctally.core.papers.StartTracking;
 import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.Tender;
 import zinctally.core.papers.Traded;
 import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
@@ -176,6 +177,23 @@ public final class BookCatalogue implements Catalogue {
   public Item newItem(long id, String name, Party.Kind side) {
     Item item = newItem(id, "", name, "", Units.of(Unit.EACH));
     return side == Party.Kind.SUPPLIER ? item : item.withKind(ItemKind.NOT_STOCKED);
+  }
+
+  @Override
+  public Account tender(Tender.Kind kind) {
+    return account(
+        sql.sql("select account_id from tender where kind = ?")
+            .param(kind.name())
+            .query(Long.class)
+            .single());
+  }
+
+  @Override
+  public Optional<String> seller(String initials) {
+    return sql.sql("select login from app_user where initials = ? and active and role <> 'READER'")
+        .param(initials.strip())
+        .query(String.class)
+        .optional();
   }
 
   @Override
@@ -429,7 +447,8 @@ public final class BookCatalogue implements Catalogue {
             select p.id, p.date, p.sequence, l.line, l.place_id, w.name, l.quantity
             from paper_line l join paper p on p.id = l.paper_id and p.version = l.version
             join place w on w.id = l.place_id
-            where l.item_id = ? and p.kind = 'INVOICE' and p.state = 'POSTED' and p.date >= ?
+            where l.item_id = ? and p.kind in ('INVOICE', 'COUNTER_SALE')
+              and p.state = 'POSTED' and p.date >= ?
               and not exists (select 1 from cost_event e
                               where e.paper_id = p.id and e.line = l.line and not e.gone)
             order by p.date, p.sequence, l.line

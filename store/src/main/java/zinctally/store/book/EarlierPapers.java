@@ -243,11 +243,7 @@ final class EarlierPapers {
                         row.getObject(4, LocalDate.class),
                         row.getLong(5)))
             .optional()
-            .filter(
-                h ->
-                    h.kind == PaperKind.BILL
-                        || h.kind == PaperKind.RECEIPT
-                        || h.kind == PaperKind.INVOICE);
+            .filter(h -> h.kind == PaperKind.BILL || h.kind == PaperKind.RECEIPT || h.kind.sells());
     if (head.isEmpty()) return List.of();
     Head paper = head.get();
     List<Awaited> waiting =

@@ -98,7 +98,8 @@ public class ItemStore {
     return sql.sql(
             """
             select exists (select 1 from paper_line l join paper p on p.id = l.paper_id
-              where l.item_id = ? and p.kind = 'INVOICE' and p.state = 'POSTED')
+              where l.item_id = ? and p.kind in ('INVOICE', 'COUNTER_SALE')
+                and p.state = 'POSTED')
             """)
         .param(id)
         .query(Boolean.class)

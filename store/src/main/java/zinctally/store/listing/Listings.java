@@ -120,7 +120,7 @@ public final class Listings {
         "No paper yet.");
   }
 
-  private static final String SALE = "p.kind = 'INVOICE' and p.state = 'POSTED'";
+  private static final String SALE = "p.kind in ('INVOICE', 'COUNTER_SALE') and p.state = 'POSTED'";
 
   private static final String STATE =
       "case when p.state = 'VOID' then 'void' when p.version > 1 then concat('version ', p.version)"

@@ -175,4 +175,28 @@ public final class SellListings {
         "name",
         "No customer yet. Writing an invoice makes one; a name is enough.");
   }
+
+  /** Tills with what should have been in them and what was. */
+  public static Listing tills() {
+    return new Listing(
+        "Tills",
+        """
+        till t join place l on l.id = t.place_id left join paper p on p.id = t.paper_id
+        where true""",
+        Map.of(),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("opened", "Opened", "date(t.opened_at)", DATE),
+            new Column("place", "At", "l.name", TEXT),
+            new Column("by", "By", "t.opened_by", TEXT),
+            new Column("float", "Cash at first", "t.opening_float", MONEY),
+            new Column("closed", "Closed", "date(t.closed_at)", DATE),
+            new Column("expected", "Should hold", "t.expected", MONEY),
+            new Column("counted", "Counted", "t.counted", MONEY),
+            new Column("gap", "Difference", "t.counted - t.expected", MONEY, PAPER),
+            new Column("number", "Booked with", "p.number", TEXT, PAPER)),
+        "t.id",
+        "-opened",
+        "No till has been opened yet. Counter, under Sell, opens the first.");
+  }
 }

@@ -54,6 +54,13 @@ public class PeopleStore {
         > 0;
   }
 
+  /** By which a person is named at the counter; empty for none. */
+  public void initials(long id, String initials) {
+    sql.sql("update app_user set initials = nullif(?, '') where id = ?")
+        .params(initials, id)
+        .update();
+  }
+
   private static Person row(ResultSet row, int n) throws SQLException {
     return new Person(
         row.getLong("id"),
@@ -62,6 +69,7 @@ public class PeopleStore {
         row.getString("password"),
         Person.Role.valueOf(row.getString("role")),
         row.getBoolean("active"),
-        row.getBoolean("may_sell_short"));
+        row.getBoolean("may_sell_short"),
+        row.getString("initials") == null ? "" : row.getString("initials"));
   }
 }

@@ -3,6 +3,7 @@ package zinctally.store.people;
 /**
  * Someone who may sign in.
  *
+ * @param initials by which they are named at the counter; empty for none
  * @param maySellShort whether goods that are not there yet may be sold, when the book allows it
  */
 public record Person(
@@ -12,7 +13,8 @@ public record Person(
     String password,
     Role role,
     boolean active,
-    boolean maySellShort) {
+    boolean maySellShort,
+    String initials) {
   /** What a person may do. */
   public enum Role {
     OWNER("owner", "all, and who may sign in"),

@@ -107,12 +107,18 @@ class Dues {
             paper,
             line,
             due.party(),
-            due.number().isEmpty() ? number : due.number(),
+            named(due, number),
             due.date(),
             due.due(),
             due.amount(),
             due.amount())
         .update();
+  }
+
+  /** Its own number, the paper's when it has none, or that and which part of it. */
+  private static String named(Plan.Due due, String paper) {
+    boolean part = due.number().isEmpty() || due.number().startsWith("/");
+    return part ? paper + due.number() : due.number();
   }
 
   private void settle(Plan plan, long paper, LocalDate date) {
@@ -185,7 +191,7 @@ class Dues {
             "update open_item set number = ?, date = ?, due = ?, amount = ?, open = open + ?"
                 + " where id = ?")
         .params(
-            due.number().isEmpty() ? number : due.number(),
+            named(due, number),
             due.date(),
             due.due(),
             due.amount(),

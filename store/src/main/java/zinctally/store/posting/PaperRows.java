@@ -15,6 +15,7 @@ import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Adjustment;
 import zinctally.core.papers.Charge;
+import zinctally.core.papers.CounterSale;
 import zinctally.core.papers.Delivery;
 import zinctally.core.papers.Flow;
 import zinctally.core.papers.OpeningStock;
@@ -105,14 +106,38 @@ class PaperRows {
     sql.sql(
             """
             insert into paper (kind, number, sequence, state, version, date, party_id, reference,
-              due, place_id, net, tax, total, stock_value, posted_at, posted_by)
-            values (?, ?, ?, 'POSTED', 1, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+              due, place_id, net, tax, total, stock_value, posted_at, posted_by, seller, till_id)
+            values (?, ?, ?, 'POSTED', 1, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             """)
         .params(paper.kind().name(), number, sequence)
         .params(head(paper, stock))
-        .params(now, login)
+        .params(Arrays.asList(now, login, seller(paper, login), till(paper)))
         .update(key, "id");
     return key.getKey().longValue();
+  }
+
+  /** The open till a paper's cash goes through; null for none. */
+  private Long till(Paper paper) {
+    Place at =
+        paper instanceof CounterSale c
+            ? c.sale().place()
+            : paper instanceof Return r && r.money() != null ? r.place() : null;
+    if (at == null) return null;
+    return sql.sql("select max(id) from till where place_id = ? and closed_at is null")
+        .param(at.id())
+        .query((row, n) -> row.getObject(1, Long.class))
+        .list()
+        .get(0);
+  }
+
+  /** Who sold: named at the counter, of a return who sold what comes back, else who writes. */
+  private String seller(Paper paper, String login) {
+    if (paper instanceof CounterSale c) return c.seller().isEmpty() ? login : c.seller();
+    if (!(paper instanceof Return back) || back.lines().isEmpty()) return login;
+    return sql.sql("select if(seller = '', ?, seller) from paper where id = ?")
+        .params(login, back.lines().get(0).of().paper())
+        .query(String.class)
+        .single();
   }
 
   /** Puts a paper's head as its next version has it. */
@@ -134,6 +159,7 @@ class PaperRows {
     Long place = null;
     long net = paper.total();
     long tax = 0;
+    if (paper instanceof CounterSale c) return head(c.sale(), stock);
     if (paper instanceof Trade t) {
       reference = t.theirNumber();
       due = t.due();
@@ -263,6 +289,7 @@ class PaperRows {
   }
 
   private static List<Row> rows(Paper paper) {
+    if (paper instanceof CounterSale c) return rows(c.sale());
     if (paper instanceof Trade t)
       return t.lines().stream()
           .map(

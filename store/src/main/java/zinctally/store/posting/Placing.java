@@ -51,10 +51,23 @@ final class Placing {
     }
     Map<Plan.Event, Undo.Old> goesOn = placing.matches(job.plan().events());
     List<Long> ids = newIds.apply(job.plan().events().size() - goesOn.size());
+    Map<Plan.Event, Long> idOf = new java.util.IdentityHashMap<>();
     int next = 0;
     for (Plan.Event planned : job.plan().events()) {
       Undo.Old old = goesOn.get(planned);
-      long id = old == null ? ids.get(next++) : old.event().id();
+      idOf.put(planned, old == null ? ids.get(next++) : old.event().id());
+    }
+    for (Plan.Event planned : job.plan().events()) {
+      Undo.Old old = goesOn.get(planned);
+      long id = idOf.get(planned);
+      long target =
+          planned.target() >= 0
+              ? planned.target()
+              : job.plan().events().stream()
+                  .filter(planned::targets)
+                  .findFirst()
+                  .map(idOf::get)
+                  .orElse(planned.target());
       LocalDate day = planned.on() == null ? job.date() : planned.on();
       Position at =
           planned.of() == null
@@ -62,8 +75,7 @@ final class Placing {
               : planned.of().at();
       long lot = planned.lot() == null ? 0 : planned.lot().id();
       CostEvent event =
-          new CostEvent(
-              id, planned.kind(), at, planned.quantity(), planned.value(), planned.target());
+          new CostEvent(id, planned.kind(), at, planned.quantity(), planned.value(), target);
       Booked booked = new Booked(event, old == null ? 0 : old.charges(), 0, true);
       long paper = planned.of() == null ? 0 : planned.of().paper();
       placing

@@ -8,6 +8,7 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
+import zinctally.store.sell.TillStore;
 
 /** Orders of customers: one of which some has gone, one of which a line is short. */
 @Component
@@ -16,8 +17,10 @@ class DemoSelling {
   private final DraftStore drafts;
   private final Posting posting;
   private final JdbcClient sql;
+  private final TillStore tills;
 
-  DemoSelling(DraftStore drafts, Posting posting, JdbcClient sql) {
+  DemoSelling(DraftStore drafts, Posting posting, TillStore tills, JdbcClient sql) {
+    this.tills = tills;
     this.drafts = drafts;
     this.posting = posting;
     this.sql = sql;
@@ -50,6 +53,69 @@ class DemoSelling {
         row("SMK-03", "2", "29.50"));
     inParts();
     ahead();
+    counter();
+  }
+
+  /** Two days at the counter, one of them counted and closed. */
+  private void counter() {
+    sql.sql(
+            """
+            update app_user set initials = case login when 'owner' then 'IW'
+              when 'bookkeeper' then 'MH' when 'counter' then 'TA' end
+            """)
+        .update();
+    tills.open("Shop", 15000, "counter");
+    sale(
+        "2026-11-20",
+        Map.of("cash", "50"),
+        row("BRU-01", "2", "6.90"),
+        row("LBL-01", "1", "14.40"));
+    sale("2026-11-20", Map.of("card", "92.00"), row("GLV-09", "4", "23.00"));
+    sale(
+        "2026-11-20",
+        Map.of(
+            "card", "90",
+            "account", "90",
+            "times", "3",
+            "every", "month",
+            "customer", "Brother Aldous",
+            "cash", "50"),
+        row("VEL-02", "3", "68.00"));
+    String first = sale("2026-11-21", Map.of("cash", "50"), row("CND-M1", "3", "12.50"));
+    post(
+        PaperKind.CUSTOMER_RETURN,
+        Map.of(
+            "date", "2026-11-21",
+            "customer", "Over the counter",
+            "back", "1010",
+            "place", "Shop"),
+        Map.of(
+            "paper", first,
+            "item", "CND-M1",
+            "quantity", "1",
+            "reason", "Faulty",
+            "goods", "Breakage"));
+    sale("2026-11-21", Map.of("cash", "20"), row("SMP-01", "2", "7.20"));
+    TillStore.Till till = tills.of("counter").orElseThrow();
+    tills.close(till.id(), till.expected(), till.expected() - 50, "counter");
+    tills.difference(
+        till.id(),
+        paper(
+            new Draft(
+                PaperKind.JOURNAL,
+                Map.of("date", "2026-11-21"),
+                List.of(
+                    Map.of("account", "1010", "credit", "0.50", "memo", "Till at Shop"),
+                    Map.of("account", "6310", "debit", "0.50", "memo", "Till at Shop")))));
+  }
+
+  @SafeVarargs
+  private String sale(String date, Map<String, String> paid, Map<String, String>... rows) {
+    Map<String, String> fields = new java.util.HashMap<>(paid);
+    fields.put("date", date);
+    fields.put("seller", "TA");
+    fields.put("prices", "included");
+    return post(PaperKind.COUNTER_SALE, fields, rows);
   }
 
   /** On what terms some of them buy. */
@@ -128,6 +194,10 @@ class DemoSelling {
         Map.of("of", invoice, "item", "JAR-34", "quantity", "120"));
   }
 
+  private long paper(Draft draft) {
+    return posting.post(drafts.begin(draft, LOGIN), LOGIN);
+  }
+
   private static Map<String, String> row(String item, String quantity, String price) {
     return Map.of("item", item, "quantity", quantity, "price", price, "tax", "S");
   }
@@ -135,8 +205,8 @@ class DemoSelling {
   @SafeVarargs
   private String post(PaperKind kind, Map<String, String> fields, Map<String, String>... rows) {
     Map<String, String> head = new java.util.HashMap<>(fields);
-    head.put("place", "Barn store");
-    long paper = posting.post(drafts.begin(new Draft(kind, head, List.of(rows)), LOGIN), LOGIN);
+    head.putIfAbsent("place", kind == PaperKind.COUNTER_SALE ? "Shop" : "Barn store");
+    long paper = paper(new Draft(kind, head, List.of(rows)));
     return sql.sql("select number from paper where id = ?")
         .param(paper)
         .query(String.class)

@@ -45,6 +45,15 @@ public class Choices {
     goodsOut.put("with", "go with this invoice");
     goodsOut.put("later", "go later");
     lists.put("goods-out", goodsOut);
+    Map<String, String> back = new LinkedHashMap<>();
+    back.put("", "no, credit");
+    setup.moneyAccounts().forEach(m -> back.put(m, "from " + m));
+    lists.put("money-back", back);
+    Map<String, String> every = new LinkedHashMap<>();
+    every.put("month", "month");
+    every.put("fortnight", "two weeks");
+    every.put("week", "week");
+    lists.put("every", every);
     Map<String, String> charges = new LinkedHashMap<>();
     charges.put("expense", "are expenses");
     charges.put("value", "cost of goods, by value");

@@ -36,8 +36,15 @@ public class DraftController {
   private final Posting posting;
   private final ProofPage proofs;
   private final Choices choices;
+  private final CounterBeside counter;
 
-  DraftController(DraftStore drafts, Posting posting, ProofPage proofs, Choices choices) {
+  DraftController(
+      DraftStore drafts,
+      Posting posting,
+      ProofPage proofs,
+      Choices choices,
+      CounterBeside counter) {
+    this.counter = counter;
     this.drafts = drafts;
     this.posting = posting;
     this.proofs = proofs;
@@ -82,6 +89,7 @@ public class DraftController {
     model.addAttribute("form", PaperForm.of(kind));
     model.addAttribute("choices", choices.lists());
     model.addAttribute("rows", rows(saved.draft()));
+    if (kind == PaperKind.COUNTER_SALE) counter.show(saved, who.getName(), model);
     proofs.show(saved, saved.draft(), who.getName(), model);
     return "paper/edit";
   }
@@ -129,7 +137,7 @@ public class DraftController {
   }
 
   /** Fields and rows as the form sends them. */
-  static Draft typed(HttpServletRequest request, PaperKind kind) {
+  public static Draft typed(HttpServletRequest request, PaperKind kind) {
     Map<String, String> fields = new LinkedHashMap<>();
     TreeMap<Integer, Map<String, String>> rows = new TreeMap<>();
     request

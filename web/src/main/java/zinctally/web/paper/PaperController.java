@@ -49,7 +49,11 @@ class PaperController {
           PaperKind.CUSTOMER_RETURN);
   private static final Set<PaperKind> PRICED =
       EnumSet.of(
-          PaperKind.BILL, PaperKind.INVOICE, PaperKind.PURCHASE_ORDER, PaperKind.SALES_ORDER);
+          PaperKind.BILL,
+          PaperKind.INVOICE,
+          PaperKind.COUNTER_SALE,
+          PaperKind.PURCHASE_ORDER,
+          PaperKind.SALES_ORDER);
   private static final Set<PaperKind> REPEATS =
       EnumSet.of(PaperKind.BILL, PaperKind.PURCHASE_ORDER);
   private final PaperStore papers;
@@ -149,7 +153,7 @@ class PaperController {
     boolean owed = paper.dues().stream().anyMatch(d -> d.open() < 0);
     if (owed && paper.kind() == PaperKind.BILL)
       next.add(new Next(PaperKind.SUPPLIER_PAYMENT, "Pay"));
-    if (paper.kind() == PaperKind.INVOICE && paper.dues().stream().anyMatch(d -> d.open() > 0))
+    if (paper.kind().sells() && paper.dues().stream().anyMatch(d -> d.open() > 0))
       next.add(new Next(PaperKind.CUSTOMER_PAYMENT, "Payment has come"));
     boolean due = paper.dues().stream().anyMatch(d -> d.open() > 0 && d.open() == d.amount());
     if (due && paper.kind() == PaperKind.SUPPLIER_RETURN)
@@ -188,7 +192,7 @@ class PaperController {
     if (paper.isVoid()) return null;
     return switch (paper.kind()) {
       case BILL, RECEIPT -> PaperKind.SUPPLIER_RETURN;
-      case INVOICE -> PaperKind.CUSTOMER_RETURN;
+      case INVOICE, COUNTER_SALE -> PaperKind.CUSTOMER_RETURN;
       default -> null;
     };
   }

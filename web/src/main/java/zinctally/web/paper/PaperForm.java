@@ -1,5 +1,6 @@
 package zinctally.web.paper;
 
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -8,14 +9,24 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zinctally.core.papers.PaperKind;
 
-/** Which fields and columns a kind of paper has on the screen. */
-public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns) {
+/**
+ * Which fields and columns a kind of paper has on the screen.
+ *
+ * @param feet fields below the lines
+ */
+public record PaperForm(
+    PaperKind kind, List<Field> fields, List<Column> columns, List<Field> feet) {
+  PaperForm(PaperKind kind, List<Field> fields, List<Column> columns) {
+    this(kind, fields, columns, List.of());
+  }
+
   private static final Set<PaperKind> MOVES_GOODS =
       EnumSet.of(
           PaperKind.BILL,
           PaperKind.RECEIPT,
           PaperKind.DELIVERY,
           PaperKind.INVOICE,
+          PaperKind.COUNTER_SALE,
           PaperKind.ADJUSTMENT,
           PaperKind.SUPPLIER_RETURN,
           PaperKind.CUSTOMER_RETURN);
@@ -197,6 +208,29 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
                   text("tax", "Tax", "tax"),
                   shown("amount", "Amount").below("margin", "margin"))),
           new PaperForm(
+              PaperKind.COUNTER_SALE,
+              List.of(
+                  suggest("seller", "Sold by, initials", "seller"),
+                  suggest("customer", "Customer, if named", "customer"),
+                  choice("place", "Out of", "places"),
+                  field("off", "Off the whole")),
+              List.of(
+                  text("item", "Scan, code or letters", "item"),
+                  figure("quantity", "Quantity").below("free", "here"),
+                  figure("price", "Price each"),
+                  figure("discount", "Off %"),
+                  figure("at", "or at"),
+                  text("tax", "Tax", "tax"),
+                  shown("amount", "Amount")),
+              List.of(
+                  field("cash", "Cash given"),
+                  field("card", "Card"),
+                  field("voucher", "Voucher"),
+                  field("account", "On account"),
+                  field("times", "of it, parts"),
+                  field("each", "or each"),
+                  choice("every", "every", "every"))),
+          new PaperForm(
               PaperKind.ADJUSTMENT,
               List.of(date("date", "Date"), choice("place", "At", "places")),
               List.of(
@@ -301,21 +335,27 @@ public record PaperForm(PaperKind kind, List<Field> fields, List<Column> columns
 
   private static PaperForm goesBack(
       PaperKind kind, String party, String label, String place, String paper, String source) {
-    return new PaperForm(
-        kind,
-        List.of(
-            suggest(party, label, party),
-            field("reference", "Their reference"),
-            date("date", "Date"),
-            choice("place", place, "places"),
-            field("reason", "Note")),
-        List.of(
-            text("paper", paper, source),
-            text("item", "Item", "item"),
-            figure("quantity", "Quantity"),
-            text("reason", "Reason", "return-reason"),
-            shown("free", "Here now"),
-            shown("amount", "Credit")));
+    List<Field> fields =
+        new ArrayList<>(
+            List.of(
+                suggest(party, label, party),
+                field("reference", "Their reference"),
+                date("date", "Date"),
+                choice("place", place, "places"),
+                field("reason", "Note")));
+    List<Column> columns =
+        new ArrayList<>(
+            List.of(
+                text("paper", paper, source),
+                text("item", "Item", "item"),
+                figure("quantity", "Quantity").below("free", "here"),
+                text("reason", "Reason", "return-reason"),
+                shown("amount", "Credit")));
+    if (kind == PaperKind.CUSTOMER_RETURN) {
+      fields.add(choice("back", "Money back", "money-back"));
+      columns.add(4, text("goods", "Goods go to", "goes"));
+    }
+    return new PaperForm(kind, fields, columns);
   }
 
   private static PaperForm payment(

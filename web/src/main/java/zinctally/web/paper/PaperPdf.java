@@ -36,10 +36,15 @@ import zinctally.web.shell.Say;
 public class PaperPdf {
   private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/";
   private static final Set<PaperKind> PRICED =
-      EnumSet.of(PaperKind.INVOICE, PaperKind.SALES_ORDER, PaperKind.PURCHASE_ORDER);
+      EnumSet.of(
+          PaperKind.INVOICE,
+          PaperKind.COUNTER_SALE,
+          PaperKind.SALES_ORDER,
+          PaperKind.PURCHASE_ORDER);
   static final Set<PaperKind> HANDED =
       EnumSet.of(
           PaperKind.INVOICE,
+          PaperKind.COUNTER_SALE,
           PaperKind.SALES_ORDER,
           PaperKind.PURCHASE_ORDER,
           PaperKind.DELIVERY,

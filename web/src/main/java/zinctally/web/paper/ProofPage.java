@@ -15,11 +15,14 @@ import zinctally.core.ledger.Account;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Charge;
+import zinctally.core.papers.CounterSale;
 import zinctally.core.papers.Draft;
+import zinctally.core.papers.Instalments;
 import zinctally.core.papers.Order;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Return;
 import zinctally.core.papers.SupplierCredit;
+import zinctally.core.papers.Tender;
 import zinctally.core.papers.Trade;
 import zinctally.core.papers.TradeLine;
 import zinctally.core.proof.Proof;
@@ -108,6 +111,7 @@ class ProofPage {
         .ifPresent(
             p -> {
               if (p instanceof Trade trade) model.addAttribute("totals", totals(trade));
+              if (p instanceof CounterSale sale) model.addAttribute("totals", totals(sale));
               if (p instanceof Charge charge) model.addAttribute("totals", totals(charge));
               if (p instanceof Return back) model.addAttribute("totals", totals(back));
               if (p instanceof Order order)
@@ -117,6 +121,8 @@ class ProofPage {
                 model.addAttribute(
                     "totals", totals("Credit", credit.net(), credit.tax(), credit.total()));
             });
+    if (draft.kind() == PaperKind.COUNTER_SALE)
+      model.addAttribute("toPay", proof.reading().toPay());
     if (draft.kind() == PaperKind.BILL && saved.amends() == 0)
       proof.work().ifPresent(w -> model.addAttribute("effects", effects(w)));
     work(proof, book, model);
@@ -167,6 +173,18 @@ class ProofPage {
                         rate.name() + " " + say.percent(rate.percent().stripTrailingZeros()),
                         say.money(tax))));
     totals.add(new Total("Total", say.money(trade.total())));
+    return totals;
+  }
+
+  /** What a counter sale comes to and how it is paid; what matters to the customer comes last. */
+  private List<Total> totals(CounterSale sale) {
+    List<Total> totals = new ArrayList<>(totals(sale.sale()));
+    for (Tender tender : sale.tenders())
+      totals.add(new Total("In " + tender.kind().words(), say.money(tender.amount())));
+    for (Instalments.Part part : sale.later())
+      totals.add(new Total("Due " + part.due(), say.money(part.amount())));
+    if (sale.given() != 0) totals.add(new Total("Cash given", say.money(sale.given())));
+    totals.add(new Total("Change", say.money(sale.change())));
     return totals;
   }
 

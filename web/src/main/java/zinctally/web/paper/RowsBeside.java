@@ -147,12 +147,12 @@ class RowsBeside {
       Map<Long, String> usual) {
     Map<String, String> offered = new HashMap<>();
     if (item == null) return offered;
-    boolean selling = draft.kind() == PaperKind.INVOICE || draft.kind() == PaperKind.SALES_ORDER;
+    boolean selling = draft.kind().sells() || draft.kind() == PaperKind.SALES_ORDER;
     if (draft.cell(row, "price").isEmpty())
       offered.put(
           "price",
           selling
-              ? price(draft, row, item, unit, customer)
+              ? price(draft, row, item, unit, book, customer)
               : cost(draft.kind(), item, unit, book, last));
     if (!selling) return offered;
     if (draft.cell(row, "tax").isEmpty()) offered.put("tax", usual.getOrDefault(item.id(), ""));
@@ -174,7 +174,12 @@ class RowsBeside {
 
   /** The price of the customer's list on the paper's day for as many as are typed. */
   private String price(
-      Draft draft, int row, Item item, String unit, Optional<CustomerStore.Card> customer) {
+      Draft draft,
+      int row,
+      Item item,
+      String unit,
+      BookCatalogue book,
+      Optional<CustomerStore.Card> customer) {
     long micros =
         item.units().read(draft.cell(row, "quantity")).map(t -> t.quantity().micros()).orElse(0L);
     LocalDate on;
@@ -183,9 +188,11 @@ class RowsBeside {
     } catch (DateTimeParseException notYet) {
       on = LocalDate.now(clock);
     }
+    int digits = book.rules().coin().digits();
     return prices
         .price(item.id(), customer.map(CustomerStore.Card::priceList).orElse(0L), on, micros)
-        .map(p -> p.multiply(size(item, unit).decimal()).stripTrailingZeros().toPlainString())
+        .map(p -> p.multiply(size(item, unit).decimal()).stripTrailingZeros())
+        .map(p -> (p.scale() < digits ? p.setScale(digits) : p).toPlainString())
         .orElse("");
   }
 

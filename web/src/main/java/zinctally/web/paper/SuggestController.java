@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.core.ledger.Account;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.ledger.AccountStore;
+import zinctally.store.people.PeopleStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.Say;
@@ -23,9 +24,12 @@ class SuggestController {
   private final ItemStore items;
   private final AccountStore accounts;
   private final SetupStore setup;
+  private final PeopleStore people;
   private final Say say;
 
-  SuggestController(ItemStore items, AccountStore accounts, SetupStore setup, Say say) {
+  SuggestController(
+      ItemStore items, AccountStore accounts, SetupStore setup, PeopleStore people, Say say) {
+    this.people = people;
     this.items = items;
     this.accounts = accounts;
     this.setup = setup;
@@ -71,7 +75,21 @@ class SuggestController {
       case "ordered" -> papers(typed, "PURCHASE_ORDER", "BILL");
       case "received" -> papers(typed, "RECEIPT", "PURCHASE_ORDER");
       case "returned" -> papers(typed, "SUPPLIER_RETURN");
-      case "invoice" -> papers(typed, "INVOICE");
+      case "invoice" -> papers(typed, "INVOICE", "COUNTER_SALE");
+      case "seller" ->
+          like(
+              typed,
+              people.all().stream()
+                  .filter(p -> p.active() && !p.initials().isEmpty())
+                  .map(p -> new Offer(p.initials(), p.name(), p.initials())));
+      case "goes" ->
+          like(
+              typed,
+              Stream.concat(
+                  setup.places().stream().map(p -> new Offer(p, p, "a place")),
+                  setup.reasons().stream()
+                      .filter(SetupStore.Row::active)
+                      .map(r -> new Offer(r.name(), r.name(), "written off"))));
       case "to-send" -> papers(typed, "SALES_ORDER", "INVOICE");
       case "sent" -> papers(typed, "DELIVERY", "SALES_ORDER");
       case "return-reason" -> rows(typed, setup.returnReasons());

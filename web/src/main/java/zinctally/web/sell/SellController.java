@@ -28,6 +28,7 @@ class SellController {
       new AreaPage.Tabs(
           "sell",
           "Sell",
+          new AreaPage.Tab("Counter", "/counter"),
           new AreaPage.Tab("Invoices", "/sell"),
           new AreaPage.Tab("Orders", "/sell/orders"),
           new AreaPage.Tab("To deliver", "/sell/to-deliver"),
@@ -52,7 +53,23 @@ class SellController {
     Listing invoices =
         Listings.papers(
             "Invoices", "No invoice yet. Press n, then i, to write the first.", PaperKind.INVOICE);
+    model.addAttribute("more", List.of(new AreaPage.Tab("Counter sales", "/sell/counter")));
     return page.show(TABS, invoices, model, request, response, PaperKind.INVOICE);
+  }
+
+  @GetMapping("/sell/counter")
+  String counterSales(Model model, HttpServletRequest request, HttpServletResponse response) {
+    Listing sales =
+        Listings.papers(
+            "Counter sales", "Nothing is sold over the counter yet.", PaperKind.COUNTER_SALE);
+    model.addAttribute("more", List.of(new AreaPage.Tab("Tills", "/sell/tills")));
+    return page.show(TABS, sales, model, request, response);
+  }
+
+  @GetMapping("/sell/tills")
+  String tills(Model model, HttpServletRequest request, HttpServletResponse response) {
+    model.addAttribute("more", List.of(new AreaPage.Tab("Counter sales", "/sell/counter")));
+    return page.show(TABS, SellListings.tills(), model, request, response);
   }
 
   @GetMapping("/sell/orders")

@@ -56,8 +56,16 @@ class PeopleController {
       @RequestParam Person.Role role,
       @RequestParam(defaultValue = "false") boolean active,
       @RequestParam(defaultValue = "false") boolean maySellShort,
+      @RequestParam(defaultValue = "") String initials,
       Principal who,
       RedirectAttributes after) {
+    if (!initials.strip().matches("\\p{L}{0,6}"))
+      return Answer.wrong(after, "/people", "Initials are up to six letters.");
+    if (!initials.isBlank()
+        && people.all().stream()
+            .anyMatch(p -> p.id() != id && p.initials().equalsIgnoreCase(initials.strip())))
+      return Answer.wrong(after, "/people", "Someone else has the initials " + initials + ".");
+    people.initials(id, initials.strip());
     if (!people.change(id, role, active, maySellShort))
       return Answer.wrong(after, "/people", "One owner who can sign in must remain.");
     after.addFlashAttribute("told", "Kept.");

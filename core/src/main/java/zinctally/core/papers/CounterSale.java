@@ -1,0 +1,93 @@
+package zinctally.core.papers;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import zinctally.core.goods.Item;
+import zinctally.core.ledger.JournalLine;
+import zinctally.core.ledger.Role;
+
+/**
+ * A sale over the counter: an invoice whose goods go with it and which is paid at once, in one or
+ * several ways, or in part on account or by instalments.
+ *
+ * @param given minor units of cash handed over
+ * @param change minor units of it handed back
+ * @param later what is still owed, by the day it is due
+ * @param seller the login of who sold; empty for whoever posts it
+ */
+public record CounterSale(
+    Trade sale,
+    List<Tender> tenders,
+    long given,
+    long change,
+    List<Instalments.Part> later,
+    String seller)
+    implements Paper {
+  /** Who buys when nobody is named. */
+  public static final String NOBODY = "Over the counter";
+
+  @Override
+  public PaperKind kind() {
+    return PaperKind.COUNTER_SALE;
+  }
+
+  @Override
+  public LocalDate date() {
+    return sale.date();
+  }
+
+  @Override
+  public Optional<Party> party() {
+    return sale.party();
+  }
+
+  @Override
+  public Paper with(Party made) {
+    return new CounterSale((Trade) sale.with(made), tenders, given, change, later, seller);
+  }
+
+  @Override
+  public Paper withItems(UnaryOperator<Item> made) {
+    return new CounterSale((Trade) sale.withItems(made), tenders, given, change, later, seller);
+  }
+
+  @Override
+  public List<Item> items() {
+    return sale.items();
+  }
+
+  @Override
+  public long total() {
+    return sale.total();
+  }
+
+  /** Minor units that are not paid at once. */
+  public long owed() {
+    return later.stream().mapToLong(Instalments.Part::amount).sum();
+  }
+
+  @Override
+  public Plan plan(Catalogue book) {
+    List<JournalLine> settled = new ArrayList<>();
+    for (Tender tender : tenders)
+      settled.add(
+          new JournalLine(tender.account().id(), 0, 0, tender.amount(), tender.kind().words()));
+    Party who = sale.who();
+    if (owed() != 0)
+      settled.add(new JournalLine(book.account(Role.RECEIVABLES).id(), 0, who.id(), owed(), ""));
+    List<Plan.Due> dues = new ArrayList<>();
+    for (int i = 0; i < later.size(); i++)
+      dues.add(
+          new Plan.Due(
+              who.id(),
+              later.size() == 1 ? "" : "/" + (i + 1),
+              date(),
+              later.get(i).due(),
+              later.get(i).amount(),
+              who));
+    return sale.plan(book, settled, dues);
+  }
+}

@@ -1,0 +1,23 @@
+package zinctally.web.sell;
+
+/** The card reader at the counter. */
+interface CardReader {
+  /**
+   * Asks the customer's card for an amount.
+   *
+   * @param minor minor units, above zero
+   * @return the reader's own number for the payment
+   * @throws Declined when the card does not pay
+   */
+  String charge(long minor) throws Declined;
+
+  /** Gives back what was charged. */
+  void giveBack(String payment);
+
+  /** Why a card does not pay, in words. */
+  final class Declined extends Exception {
+    Declined(String why) {
+      super(why);
+    }
+  }
+}

@@ -1,0 +1,227 @@
+package zinctally.web.sell;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.math.BigDecimal;
+import java.security.Principal;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.core.number.Coin;
+import zinctally.core.number.Figures;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.book.BookStore;
+import zinctally.store.paper.DraftStore;
+import zinctally.store.paper.PaperStore;
+import zinctally.store.paper.SavedDraft;
+import zinctally.store.posting.Posting;
+import zinctally.store.posting.Refused;
+import zinctally.store.sell.TillStore;
+import zinctally.store.setup.SetupStore;
+import zinctally.web.paper.Choices;
+import zinctally.web.paper.DraftController;
+import zinctally.web.shell.May;
+import zinctally.web.shell.NotThere;
+
+/** The counter: a till is opened, sold through, counted and closed. */
+@Controller
+class CounterController {
+  private final TillStore tills;
+  private final DraftStore drafts;
+  private final PaperStore papers;
+  private final Posting posting;
+  private final Choices choices;
+  private final SetupStore setup;
+  private final BookStore books;
+  private final CounterReceipt receipts;
+  private final CounterDesk desk;
+
+  CounterController(
+      TillStore tills,
+      DraftStore drafts,
+      PaperStore papers,
+      Posting posting,
+      Choices choices,
+      SetupStore setup,
+      BookStore books,
+      CounterReceipt receipts,
+      CounterDesk desk) {
+    this.tills = tills;
+    this.drafts = drafts;
+    this.papers = papers;
+    this.posting = posting;
+    this.choices = choices;
+    this.setup = setup;
+    this.books = books;
+    this.receipts = receipts;
+    this.desk = desk;
+  }
+
+  private static void allow(Principal who) {
+    if (!May.write(who, PaperKind.COUNTER_SALE))
+      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+  }
+
+  /** The next customer: an empty sale, or the till to open first. */
+  @GetMapping("/counter")
+  String next(Model model, Principal who, RedirectAttributes after) {
+    allow(who);
+    Optional<TillStore.Till> till = tills.of(who.getName());
+    if (till.isEmpty()) {
+      model.addAttribute("places", setup.places());
+      return "sell/till-open";
+    }
+    for (String told : List.of("done", "change"))
+      if (model.containsAttribute(told)) after.addFlashAttribute(told, model.getAttribute(told));
+    return begin(till.get().place(), who);
+  }
+
+  private String begin(String place, Principal who) {
+    Map<String, String> fields = new HashMap<>(choices.defaults(PaperKind.COUNTER_SALE));
+    fields.put("place", place);
+    return "redirect:/drafts/"
+        + drafts.begin(new Draft(PaperKind.COUNTER_SALE, fields, List.of()), who.getName());
+  }
+
+  @PostMapping("/counter/open")
+  String open(
+      @RequestParam String place,
+      @RequestParam String amount,
+      Principal who,
+      RedirectAttributes after) {
+    allow(who);
+    Optional<Long> there = amount(amount);
+    if (there.isEmpty() || !setup.places().contains(place)) {
+      after.addFlashAttribute(
+          "wrong", "\"" + amount + "\" is no amount of cash; write it like 150.00, or 0.");
+      return "redirect:/counter";
+    }
+    tills.open(place, there.get(), who.getName());
+    return "redirect:/counter";
+  }
+
+  private Optional<Long> amount(String typed) {
+    Coin coin = books.book().coin();
+    return Figures.read(typed.strip())
+        .filter(a -> a.signum() >= 0 && a.stripTrailingZeros().scale() <= coin.digits())
+        .filter(a -> a.compareTo(BigDecimal.valueOf(1_000_000_000)) < 0)
+        .map(coin::minor);
+  }
+
+  private SavedDraft kept(long id, HttpServletRequest request, Principal who) {
+    allow(who);
+    SavedDraft saved =
+        drafts
+            .find(id)
+            .filter(d -> d.draft().kind() == PaperKind.COUNTER_SALE)
+            .orElseThrow(() -> new NotThere("sale " + id));
+    if (saved.posted()) return saved;
+    drafts.save(id, DraftController.typed(request, PaperKind.COUNTER_SALE), who.getName());
+    return drafts.find(id).orElseThrow();
+  }
+
+  /** Puts a sale aside: it stays as a draft, and the next customer's begins. */
+  @PostMapping("/counter/{id:\\d+}/hold")
+  String hold(@PathVariable long id, HttpServletRequest request, Principal who) {
+    kept(id, request, who);
+    return "redirect:/counter";
+  }
+
+  /** Posts a sale, prints its receipt and begins the next. */
+  @PostMapping("/counter/{id:\\d+}/post")
+  String post(
+      @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {
+    SavedDraft saved = kept(id, request, who);
+    if (saved.posted()) return "redirect:/counter";
+    try {
+      CounterDesk.Done done = desk.sell(id, saved.draft(), who.getName());
+      after.addFlashAttribute("done", done.id());
+      after.addFlashAttribute("change", done.change());
+      return "redirect:/counter";
+    } catch (Refused refused) {
+      after.addFlashAttribute("refused", true);
+      refused.faults().stream()
+          .filter(f -> f.cell().equals("card"))
+          .findFirst()
+          .ifPresent(f -> after.addFlashAttribute("wrong", f.says()));
+      return "redirect:/drafts/" + id;
+    }
+  }
+
+  @GetMapping("/counter/till")
+  String till(Model model, Principal who) {
+    allow(who);
+    Optional<TillStore.Till> till = tills.of(who.getName());
+    if (till.isEmpty()) return "redirect:/counter";
+    model.addAttribute("till", till.get());
+    return "sell/till";
+  }
+
+  /** Closes the till; what was counted more or less is booked. */
+  @PostMapping("/counter/close")
+  String close(@RequestParam String counted, Principal who, RedirectAttributes after) {
+    allow(who);
+    TillStore.Till till = tills.of(who.getName()).orElseThrow(() -> new NotThere("an open till"));
+    Optional<Long> there = amount(counted);
+    if (there.isEmpty()) {
+      after.addFlashAttribute(
+          "wrong", "\"" + counted + "\" is no amount of cash; write it like 412.50.");
+      return "redirect:/counter/till";
+    }
+    long gap = there.get() - till.expected();
+    if (!tills.close(till.id(), till.expected(), there.get(), who.getName()))
+      return "redirect:/counter";
+    Coin coin = books.book().coin();
+    String told = "The till is closed; it holds what it should.";
+    if (gap != 0) {
+      long journal =
+          posting.post(drafts.begin(difference(till, gap, coin), who.getName()), who.getName());
+      tills.difference(till.id(), journal);
+      told =
+          "The till is closed. "
+              + coin.say(Math.abs(gap))
+              + (gap < 0 ? " is missing" : " is over")
+              + " and stands on Till differences.";
+    }
+    after.addFlashAttribute("told", told);
+    return "redirect:/sell/tills";
+  }
+
+  private Draft difference(TillStore.Till till, long gap, Coin coin) {
+    String amount = coin.plain(Math.abs(gap));
+    String memo = "Till at " + till.place() + ", opened " + till.openedAt().toLocalDate();
+    Map<String, String> cash =
+        Map.of(
+            "account", tills.account("CASH"), gap > 0 ? "debit" : "credit", amount, "memo", memo);
+    Map<String, String> other =
+        Map.of("account", tills.account("GAP"), gap > 0 ? "credit" : "debit", amount, "memo", memo);
+    return new Draft(
+        PaperKind.JOURNAL, Map.of("date", posting.today().toString()), List.of(cash, other));
+  }
+
+  /** A sale's receipt as the printer prints it. */
+  @GetMapping("/papers/{id}/receipt")
+  ResponseEntity<String> receipt(@PathVariable long id) {
+    return papers
+        .find(id)
+        .filter(p -> p.kind() == PaperKind.COUNTER_SALE)
+        .map(
+            p ->
+                ResponseEntity.ok()
+                    .contentType(MediaType.parseMediaType("text/plain;charset=UTF-8"))
+                    .body(receipts.of(p, "")))
+        .orElseThrow(() -> new NotThere("a receipt of paper " + id));
+  }
+}
