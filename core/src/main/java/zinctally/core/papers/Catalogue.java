@@ -33,6 +33,9 @@ public interface Catalogue {
 
   Optional<Reason> reason(String name);
 
+  /** The account that bears small rests that customers do not pay. */
+  Account smallRests();
+
   /** The account that takes a kind of payment over the counter. */
   Account tender(Tender.Kind kind);
 

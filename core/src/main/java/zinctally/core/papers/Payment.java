@@ -22,8 +22,19 @@ public record Payment(
     Account money,
     long amount,
     String reference,
-    List<Line> lines)
+    List<Line> lines,
+    WrittenOff rest)
     implements Paper {
+  /**
+   * A small rest that a customer does not pay.
+   *
+   * @param amount minor units
+   * @param account bears it
+   */
+  public record WrittenOff(long amount, Account account) {
+    static final WrittenOff NOTHING = new WrittenOff(0, null);
+  }
+
   /**
    * @param amount minor units, above zero; of credit it takes off what is to be paid
    */
@@ -36,7 +47,7 @@ public record Payment(
 
   @Override
   public Paper with(Party made) {
-    return new Payment(kind, date, made, money, amount, reference, lines);
+    return new Payment(kind, date, made, money, amount, reference, lines, rest);
   }
 
   @Override
@@ -51,7 +62,7 @@ public record Payment(
 
   /** Minor units that no line settles. */
   public long onAccount() {
-    return amount - lines.stream().mapToLong(Line::asks).sum();
+    return amount + rest.amount() - lines.stream().mapToLong(Line::asks).sum();
   }
 
   @Override
@@ -59,10 +70,11 @@ public record Payment(
     boolean paying = kind == PaperKind.SUPPLIER_PAYMENT;
     long sign = paying ? 1 : -1;
     long control = book.account(paying ? Role.PAYABLES : Role.RECEIVABLES).id();
-    List<JournalLine> known =
-        List.of(
-            new JournalLine(control, 0, who.id(), sign * amount, ""),
-            new JournalLine(money.id(), 0, 0, -sign * amount, reference));
+    List<JournalLine> known = new ArrayList<>();
+    known.add(new JournalLine(control, 0, who.id(), sign * (amount + rest.amount()), ""));
+    known.add(new JournalLine(money.id(), 0, 0, -sign * amount, reference));
+    if (rest.amount() != 0)
+      known.add(new JournalLine(rest.account().id(), 0, 0, -sign * rest.amount(), reference));
     List<Plan.Settlement> settlements = new ArrayList<>();
     for (Line line : lines)
       settlements.add(new Plan.Settlement(line.item().id(), sign * line.asks()));

@@ -11,6 +11,8 @@ import zinctally.core.ledger.Account;
 
 /** Reads a payment to a supplier or from a customer. */
 final class PaymentReader {
+  private static final BigDecimal SMALL = BigDecimal.valueOf(5);
+
   private PaymentReader() {}
 
   static Reading payment(Reader in) {
@@ -38,7 +40,16 @@ final class PaymentReader {
     if (amount != null && amount == 0 && lines.isEmpty())
       in.fault(
           "amount", "How much money? Zero moves nothing; it can set credit against what is owed.");
-    if (amount != null && settled > amount)
+    Payment.WrittenOff rest = Payment.WrittenOff.NOTHING;
+    if (!paying && amount != null && settled > amount && in.draft.field("rest").equals("off")) {
+      long missing = settled - amount;
+      long most = in.book.rules().coin().minor(SMALL);
+      if (missing <= most) rest = new Payment.WrittenOff(missing, in.book.smallRests());
+      else
+        in.fault(
+            "rest",
+            in.say(missing) + " is no small rest; up to " + in.say(most) + " is written off here.");
+    } else if (amount != null && settled > amount)
       in.fault(
           "amount",
           "The lines settle " + in.say(settled) + ", more than the " + in.say(amount) + " paid.");
@@ -50,9 +61,11 @@ final class PaymentReader {
               + ", and "
               + in.say(amount)
               + " is paid.");
+    Payment.WrittenOff off = rest;
     return in.done(
         () ->
-            new Payment(in.draft.kind(), date, who, money, amount, reference, List.copyOf(lines)));
+            new Payment(
+                in.draft.kind(), date, who, money, amount, reference, List.copyOf(lines), off));
   }
 
   private static Payment.Line settlement(Reader in, int row, List<OpenItem> open, boolean paying) {

@@ -181,9 +181,18 @@ public final class BookCatalogue implements Catalogue {
 
   @Override
   public Account tender(Tender.Kind kind) {
+    return usual(kind.name());
+  }
+
+  @Override
+  public Account smallRests() {
+    return usual("REST");
+  }
+
+  private Account usual(String purpose) {
     return account(
         sql.sql("select account_id from tender where kind = ?")
-            .param(kind.name())
+            .param(purpose)
             .query(Long.class)
             .single());
   }

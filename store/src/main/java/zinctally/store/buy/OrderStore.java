@@ -124,6 +124,29 @@ public class OrderStore {
   public record Follower(
       long id, PaperKind kind, String number, LocalDate date, String reference) {}
 
+  /** Orders of customers, and invoices sent ahead, that wait for what a paper has brought. */
+  public List<Follower> waitingFor(long paper) {
+    return sql.sql(
+            """
+            select distinct p.id, p.kind, p.number, p.date, w.name as reference
+            from cost_event e join awaited a on a.item_id = e.item_id and a.open_quantity > 0
+              and (a.what = 'PROMISED_GOODS' or a.what = 'INVOICED_GOODS' and a.order_paper = 0)
+            join paper p on p.id = a.paper_id and p.state = 'POSTED'
+            join party w on w.id = p.party_id
+            where e.paper_id = ? and e.kind = 'IN' and not e.gone order by p.date, p.id limit 20
+            """)
+        .param(paper)
+        .query(
+            (row, n) ->
+                new Follower(
+                    row.getLong(1),
+                    PaperKind.valueOf(row.getString(2)),
+                    row.getString(3),
+                    row.getObject(4, LocalDate.class),
+                    row.getString(5)))
+        .list();
+  }
+
   public List<Follower> followers(long paper) {
     return sql.sql(
             """

@@ -171,7 +171,7 @@ public class ItemStore {
               supplier_code = values(supplier_code), gtin = values(gtin), shelf = values(shelf),
               reorder_point = values(reorder_point), reorder_quantity = values(reorder_quantity),
               standard_cost = values(standard_cost), notes = values(notes), active = values(active), tracking = values(tracking),
-              weight = values(weight)
+              weight = values(weight), to_complete = false
             """)
         .params(
             id,

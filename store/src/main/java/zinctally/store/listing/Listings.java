@@ -44,7 +44,11 @@ public final class Listings {
             new Column("worth", "Worth", "h.worth", MONEY, "/goods/item/{id}"),
             new Column("price", "Sells at", "cast(p.price as decimal(18,2))", NUMBER),
             new Column("supplier", "Usual supplier", "i.supplier", TEXT),
-            new Column("state", "State", "if(i.active, '', 'off')", TEXT)),
+            new Column(
+                "state",
+                "State",
+                "if(i.active, if(i.to_complete, 'to be completed', ''), 'off')",
+                TEXT)),
         "i.id",
         "code",
         "No item yet. Make one here, or bring a whole list in with Opening stock.");

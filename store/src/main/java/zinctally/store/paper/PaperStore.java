@@ -56,6 +56,52 @@ public class PaperStore {
         .optional();
   }
 
+  /**
+   * What has been recognised of a sale so far, minor units: revenue, and the cost of what went with
+   * it, before it, or after it.
+   */
+  public record Earned(long sales, long cost) {}
+
+  public Earned earned(long invoice) {
+    return sql.sql(
+            """
+            select
+              (select coalesce(-sum(l.amount), 0) from journal j
+               join journal_line l on l.journal_id = j.id and not l.worked
+               join account a on a.id = l.account_id and a.kind = 'INCOME'
+               where j.paper_id = :paper)
+              + (select coalesce(sum(f.value), 0) from awaited w
+                 join fulfilment f on f.awaited_id = w.id and f.paper_id <> w.paper_id
+                 where w.paper_id = :paper and w.what = 'INVOICED_GOODS') as sales,
+              (select coalesce(-sum(e.booked), 0) from cost_event e
+               where e.paper_id = :paper and e.kind = 'OUT' and not e.gone)
+              + (select coalesce(sum(f.value), 0) from fulfilment f
+                 join awaited w on w.id = f.awaited_id and w.what = 'SENT_INVOICE'
+                 where f.paper_id = :paper)
+              + (select coalesce(-sum(e.booked), 0) from (
+                   select distinct f.paper_id, f.line from awaited w
+                   join fulfilment f on f.awaited_id = w.id and f.paper_id <> w.paper_id
+                   where w.paper_id = :paper and w.what = 'INVOICED_GOODS') d
+                 join cost_event e on e.paper_id = d.paper_id and e.line % 1000000 = d.line
+                   and e.kind = 'OUT' and not e.gone
+                 join account c on c.id = e.contra_account and c.role <> 'SENT_NOT_INVOICED')
+                as cost
+            """)
+        .param("paper", invoice)
+        .query((row, n) -> new Earned(row.getLong(1), row.getLong(2)))
+        .single();
+  }
+
+  /** The latest posted paper of a kind. */
+  public Optional<Long> latest(PaperKind kind) {
+    return sql.sql(
+            "select id from paper where kind = ? and state = 'POSTED' order by date desc, id desc"
+                + " limit 1")
+        .param(kind.name())
+        .query(Long.class)
+        .optional();
+  }
+
   /** The id of the paper with this number. */
   public Optional<Long> byNumber(String number) {
     return sql.sql("select id from paper where number = ?")
@@ -67,7 +113,7 @@ public class PaperStore {
   private List<PostedPaper.Line> lines(long id) {
     return sql.sql(
             """
-            select l.*, i.code, i.name, i.base_unit, i.pack_name, i.pack_size, t.code as tax_code,
+            select l.*, i.code, i.name, i.base_unit, i.pack_name, i.pack_size, t.code as tax_code, t.percent as tax_percent,
               a.code as account_code, a.name as account_name,
               (select sum(e.booked) from cost_event e
                where e.paper_id = l.paper_id and e.line % 1000000 = l.line and not e.gone) as cost,
@@ -96,12 +142,15 @@ public class PaperStore {
                   item ? row.getString("name") : row.getString("account_name"),
                   row.getString("wording"),
                   !counted ? "" : item ? ItemRows.units(row).say(quantity) : quantity.toString(),
+                  new PostedPaper.Measure(
+                      quantity.micros(), item ? row.getString("base_unit") : "C62"),
                   row.getString("unit"),
                   row.getBigDecimal("price"),
                   row.getBigDecimal("discount"),
                   row.getLong("net"),
                   row.getLong("tax"),
                   row.getString("tax_code"),
+                  row.getBigDecimal("tax_percent"),
                   row.getObject("cost", Long.class),
                   row.getLong("of_paper"),
                   row.getString("of_number"),

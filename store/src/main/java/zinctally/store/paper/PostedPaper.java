@@ -40,17 +40,27 @@ public record PostedPaper(
       String name,
       String wording,
       String quantity,
+      Measure measure,
       String unit,
       BigDecimal price,
       BigDecimal discount,
       long net,
       long tax,
       String taxCode,
+      BigDecimal taxPercent,
       Long cost,
       long of,
       String ofNumber,
       String returnReason,
       String numbers) {}
+
+  /**
+   * A quantity as other programs read it.
+   *
+   * @param micros millionths of the base unit
+   * @param rec20 the base unit's code in UN/ECE Recommendation 20
+   */
+  public record Measure(long micros, String rec20) {}
 
   public record Entry(
       long journal, LocalDate date, int version, boolean reverses, List<Booking> lines) {}

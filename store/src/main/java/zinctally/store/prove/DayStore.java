@@ -54,6 +54,11 @@ public class DayStore {
         .single();
   }
 
+  /** Items that were made from a line of a paper. */
+  public long toComplete() {
+    return sql.sql("select count(*) from item where to_complete").query(Long.class).single();
+  }
+
   /** Purchase orders that wait for approval. */
   public long toApprove() {
     return sql.sql(

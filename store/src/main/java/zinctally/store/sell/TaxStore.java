@@ -37,4 +37,29 @@ public class TaxStore {
         .list();
     return usual;
   }
+
+  /** The code of an item's own rate; empty for none. */
+  public String ofItem(long item) {
+    return sql.sql(
+            "select t.code from item i join tax_rate t on t.id = i.tax_rate_id where i.id = ?")
+        .param(item)
+        .query(String.class)
+        .optional()
+        .orElse("");
+  }
+
+  /** Gives an item a rate by its code; an empty or unknown one takes it away. */
+  public void ofItem(long item, String code) {
+    sql.sql("update item set tax_rate_id = (select id from tax_rate where code = ?) where id = ?")
+        .params(code, item)
+        .update();
+  }
+
+  /** Gives a place a rate for items that have none; an empty code takes it away. */
+  public void ofPlace(String place, String code) {
+    sql.sql(
+            "update place set tax_rate_id = (select id from tax_rate where code = ?) where name = ?")
+        .params(code, place)
+        .update();
+  }
 }

@@ -33,8 +33,12 @@ public class SetupStore {
       long id, String name, String code, BigDecimal percent, long account, boolean active) {}
 
   public List<Row> allPlaces() {
-    return sql.sql("select id, name, active from place order by id")
-        .query((r, n) -> new Row(r.getLong(1), r.getString(2), "", null, 0, r.getBoolean(3)))
+    return sql.sql(
+            "select p.id, p.name, p.active, coalesce(t.code, '') from place p"
+                + " left join tax_rate t on t.id = p.tax_rate_id order by p.id")
+        .query(
+            (r, n) ->
+                new Row(r.getLong(1), r.getString(2), r.getString(4), null, 0, r.getBoolean(3)))
         .list();
   }
 

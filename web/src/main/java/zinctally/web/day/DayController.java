@@ -156,6 +156,18 @@ class DayController {
               sent.amount(),
               "See them",
               "/prove/sent"));
+    long made = days.toComplete();
+    if (made > 0)
+      waiting.add(
+          new Waiting(
+              count(
+                  made,
+                  "item was made from a paper and is to be completed",
+                  "items were made from papers and are to be completed"),
+              "",
+              null,
+              "Complete them",
+              "/goods?filter=to+be+completed"));
     long approval = days.toApprove();
     if (approval > 0)
       waiting.add(

@@ -30,6 +30,8 @@ import zinctally.store.goods.ItemStore;
 import zinctally.store.goods.LadderStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.listing.Listings;
+import zinctally.store.sell.TaxStore;
+import zinctally.store.setup.SetupStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.picture.LadderPicture;
 import zinctally.web.shell.NotThere;
@@ -54,6 +56,9 @@ class GoodsController {
   private final AreaPage page;
   private final Say say;
 
+  private final TaxStore taxes;
+  private final SetupStore setup;
+
   GoodsController(
       ItemStore items,
       GroupStore groups,
@@ -61,7 +66,11 @@ class GoodsController {
       LadderStore ladders,
       BookStore books,
       AreaPage page,
-      Say say) {
+      Say say,
+      TaxStore taxes,
+      SetupStore setup) {
+    this.taxes = taxes;
+    this.setup = setup;
     this.items = items;
     this.groups = groups;
     this.accounts = accounts;
@@ -148,7 +157,9 @@ class GoodsController {
 
   @GetMapping("/goods/item/{id}/change")
   String change(@PathVariable long id, Model model) {
-    return form(model, id, ItemForm.fields(card(id)), Map.of(), items.moved(id));
+    Map<String, String> fields = new HashMap<>(ItemForm.fields(card(id)));
+    fields.put("tax_rate", taxes.ofItem(id));
+    return form(model, id, fields, Map.of(), items.moved(id));
   }
 
   @PostMapping("/goods/new")
@@ -198,6 +209,7 @@ class GoodsController {
     long saved;
     try {
       saved = items.save(card, along, who.getName());
+      taxes.ofItem(saved, typed.getOrDefault("tax_rate", ""));
     } catch (DuplicateKeyException taken) {
       form.faults()
           .put("code", "Someone else has just taken this code, barcode, group or price list.");
@@ -229,6 +241,7 @@ class GoodsController {
     model.addAttribute("unitsOffered", Arrays.asList(Unit.values()));
     model.addAttribute("accounts", accounts.all());
     model.addAttribute("lists", items.prices(0));
+    model.addAttribute("rates", setup.taxRates());
     return "goods/form";
   }
 }

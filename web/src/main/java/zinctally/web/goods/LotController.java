@@ -2,6 +2,9 @@ package zinctally.web.goods;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -9,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import zinctally.store.goods.LotStore;
 import zinctally.store.listing.BuyListings;
 import zinctally.web.listing.AreaPage;
+import zinctally.web.paper.PaperPdf;
 import zinctally.web.shell.NotThere;
 
 /** Lots and serial numbers: the list, and the trace of each. */
@@ -16,15 +20,30 @@ import zinctally.web.shell.NotThere;
 class LotController {
   private final LotStore lots;
   private final AreaPage page;
+  private final PaperPdf pdfs;
 
-  LotController(LotStore lots, AreaPage page) {
+  LotController(LotStore lots, AreaPage page, PaperPdf pdfs) {
     this.lots = lots;
+    this.pdfs = pdfs;
     this.page = page;
   }
 
   @GetMapping("/goods/lots")
   String list(Model model, HttpServletRequest request, HttpServletResponse response) {
     return page.show(GoodsController.TABS, BuyListings.lots(), model, request, response);
+  }
+
+  /** Where a single numbered piece came from, to hand over with it. */
+  @GetMapping("/goods/lot/{id:\\d+}/slip")
+  ResponseEntity<byte[]> slip(@PathVariable long id) throws IOException {
+    LotStore.Card lot =
+        lots.find(id)
+            .filter(LotStore.Card::serial)
+            .orElseThrow(() -> new NotThere("a slip of lot " + id));
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header("Content-Disposition", "inline; filename=\"slip-" + id + ".pdf\"")
+        .body(pdfs.slip(lot));
   }
 
   @GetMapping("/goods/lot/{id:\\d+}")

@@ -11,6 +11,7 @@ import java.math.BigDecimal;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -21,21 +22,26 @@ import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import org.thymeleaf.context.Context;
 import zinctally.core.number.Quantity;
 import zinctally.store.book.BookStore;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
+import zinctally.web.shell.PdfPages;
 import zinctally.web.shell.Say;
 
 /** Shows a listing on a page, or sends it as a file when the address asks for one. */
 @Component
 public class ListingPage {
+  private static final int MOST_PRINTED = 3000;
   private static final Pattern KEY = Pattern.compile("\\{(\\w+)}");
   private final ListingStore store;
   private final Say say;
   private final BookStore books;
+  private final PdfPages pages;
 
-  ListingPage(ListingStore store, Say say, BookStore books) {
+  ListingPage(ListingStore store, Say say, BookStore books, PdfPages pages) {
+    this.pages = pages;
     this.store = store;
     this.say = say;
     this.books = books;
@@ -80,6 +86,7 @@ public class ListingPage {
     try {
       if (as.equals("csv")) return csv(listing, ask, response);
       if (as.equals("xlsx")) return xlsx(listing, ask, response);
+      if (as.equals("pdf")) return pdf(listing, ask, response);
     } catch (IOException broken) {
       throw new UncheckedIOException(broken);
     }
@@ -248,6 +255,27 @@ public class ListingPage {
           }
         });
     book.finish();
+    return null;
+  }
+
+  private String pdf(Listing listing, ListingStore.Ask ask, HttpServletResponse response)
+      throws IOException {
+    List<List<Cell>> rows = new ArrayList<>();
+    store.all(
+        listing,
+        ask,
+        row -> {
+          if (rows.size() < MOST_PRINTED)
+            rows.add(listing.shown().stream().map(c -> cell(c, row)).toList());
+        });
+    head(response, "application/pdf", listing.name() + ".pdf");
+    Context context = new Context();
+    context.setVariable("list", listing);
+    context.setVariable("filter", ask.filter());
+    context.setVariable("book", books.book());
+    context.setVariable("rows", rows);
+    context.setVariable("all", rows.size() < MOST_PRINTED);
+    response.getOutputStream().write(pages.of("listing/print", context));
     return null;
   }
 

@@ -49,6 +49,10 @@ public class Choices {
     back.put("", "no, credit");
     setup.moneyAccounts().forEach(m -> back.put(m, "from " + m));
     lists.put("money-back", back);
+    Map<String, String> rests = new LinkedHashMap<>();
+    rests.put("", "stays owed");
+    rests.put("off", "is written off");
+    lists.put("rests", rests);
     Map<String, String> every = new LinkedHashMap<>();
     every.put("month", "month");
     every.put("fortnight", "two weeks");

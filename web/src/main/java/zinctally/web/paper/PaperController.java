@@ -62,6 +62,7 @@ class PaperController {
   private final Catalogues catalogues;
   private final Clock clock;
   private final PaperPdf pdfs;
+  private final UblInvoice ubl;
   private final OrderStore orders;
   private final Posting posting;
   private final BookStore books;
@@ -73,6 +74,7 @@ class PaperController {
       Catalogues catalogues,
       Clock clock,
       PaperPdf pdfs,
+      UblInvoice ubl,
       OrderStore orders,
       Posting posting,
       BookStore books) {
@@ -82,6 +84,7 @@ class PaperController {
     this.catalogues = catalogues;
     this.clock = clock;
     this.pdfs = pdfs;
+    this.ubl = ubl;
     this.orders = orders;
     this.posting = posting;
     this.books = books;
@@ -104,8 +107,11 @@ class PaperController {
     model.addAttribute("mayRepeat", REPEATS.contains(paper.kind()) && May.write(who, paper.kind()));
     model.addAttribute("valued", VALUED.contains(paper.kind()));
     model.addAttribute("mayReturn", returnKind(paper) != null && May.write(who, returnKind(paper)));
+    if (paper.kind().sells()) model.addAttribute("earned", papers.earned(id));
     model.addAttribute("handed", PaperPdf.HANDED.contains(paper.kind()));
     model.addAttribute("followers", orders.followers(id));
+    boolean brought = paper.kind() == PaperKind.RECEIPT || paper.kind() == PaperKind.BILL;
+    model.addAttribute("waitedFor", brought && !paper.isVoid() ? orders.waitingFor(id) : List.of());
     model.addAttribute("goesOn", paper.isVoid() ? List.of() : goesOn(paper, who));
     orders
         .head(id)
@@ -245,6 +251,18 @@ class PaperController {
     fields.put("override", "Reverses " + paper.number());
     return "redirect:/drafts/"
         + drafts.begin(new Draft(PaperKind.JOURNAL, fields, rows), who.getName());
+  }
+
+  /** An invoice as a UBL 2.1 file. */
+  @GetMapping("/papers/{id}/ubl")
+  ResponseEntity<byte[]> ubl(@PathVariable long id) {
+    PostedPaper paper = paper(id);
+    if (!paper.kind().sells() || paper.isVoid())
+      throw new NotThere("a UBL file of " + paper.number());
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_XML)
+        .header("Content-Disposition", "attachment; filename=\"" + paper.number() + ".xml\"")
+        .body(ubl.of(paper));
   }
 
   @GetMapping("/papers/{id}/pdf")

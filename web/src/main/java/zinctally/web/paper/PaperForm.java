@@ -360,14 +360,18 @@ public record PaperForm(
 
   private static PaperForm payment(
       PaperKind kind, String party, String label, String money, String paper) {
+    List<Field> fields =
+        new ArrayList<>(
+            List.of(
+                suggest(party, label, party),
+                date("date", "Date"),
+                choice("money", money, "money"),
+                field("amount", "Money paid"),
+                field("reference", "Reference")));
+    if (kind == PaperKind.CUSTOMER_PAYMENT) fields.add(choice("rest", "A small rest", "rests"));
     return new PaperForm(
         kind,
-        List.of(
-            suggest(party, label, party),
-            date("date", "Date"),
-            choice("money", money, "money"),
-            field("amount", "Money paid"),
-            field("reference", "Reference")),
+        fields,
         List.of(text("paper", paper + " or credit", "open"), figure("amount", "Settles")));
   }
 

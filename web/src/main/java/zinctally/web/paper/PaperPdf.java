@@ -1,10 +1,5 @@
 package zinctally.web.paper;
 
-import com.openhtmltopdf.bidi.support.ICUBidiReorderer;
-import com.openhtmltopdf.bidi.support.ICUBidiSplitter;
-import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
-import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -17,24 +12,24 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
-import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.OrderStore;
 import zinctally.store.buy.SupplierStore;
+import zinctally.store.goods.LotStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.sell.CustomerStore;
 import zinctally.store.sell.StatementStore;
 import zinctally.store.setup.LookStore;
+import zinctally.web.shell.PdfPages;
 import zinctally.web.shell.Say;
 
 /** Papers to hand over as PDF: in the book's look and the customer's language. */
 @Component
 public class PaperPdf {
-  private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/";
   private static final Set<PaperKind> PRICED =
       EnumSet.of(
           PaperKind.INVOICE,
@@ -49,7 +44,7 @@ public class PaperPdf {
           PaperKind.PURCHASE_ORDER,
           PaperKind.DELIVERY,
           PaperKind.CUSTOMER_RETURN);
-  private final TemplateEngine templates;
+  private final PdfPages pages;
   private final BookStore books;
   private final LookStore looks;
   private final OrderStore orders;
@@ -59,7 +54,7 @@ public class PaperPdf {
   private final Say say;
 
   PaperPdf(
-      TemplateEngine templates,
+      PdfPages pages,
       BookStore books,
       LookStore looks,
       OrderStore orders,
@@ -67,7 +62,7 @@ public class PaperPdf {
       SupplierStore suppliers,
       CustomerStore customers,
       Say say) {
-    this.templates = templates;
+    this.pages = pages;
     this.books = books;
     this.looks = looks;
     this.orders = orders;
@@ -129,7 +124,7 @@ public class PaperPdf {
     if (paper.kind() != PaperKind.DELIVERY)
       columns.add(new Column("amount", books.book().coin().code(), true));
     context.setVariable("columns", inReadingOrder(w, columns));
-    return pdf("paper/handed", context);
+    return pages.of("paper/handed", context);
   }
 
   /** What a customer owed, was charged and paid. */
@@ -166,7 +161,37 @@ public class PaperPdf {
               say.money(line.after())));
     rows.add(row(statement.to(), w.get("after"), "", say.money(statement.after())));
     context.setVariable("rows", rows);
-    return pdf("paper/statement", context);
+    return pages.of("paper/statement", context);
+  }
+
+  /** Where a numbered piece came from and whom it went to; no cost stands on it. */
+  public byte[] slip(LotStore.Card piece) throws IOException {
+    Optional<LotStore.Step> came =
+        piece.steps().stream().filter(s -> s.quantity() > 0 && !s.takenBack()).findFirst();
+    Optional<LotStore.Step> went =
+        piece.steps().stream()
+            .filter(s -> s.quantity() < 0 && !s.takenBack() && s.partyName() != null)
+            .reduce((first, last) -> last)
+            .filter(s -> piece.onHand() == 0);
+    String language =
+        went.flatMap(s -> customers.card(s.party())).map(CustomerStore.Card::language).orElse("en");
+    Map<String, String> w = PaperWords.in(language);
+    List<Fact> facts = new ArrayList<>();
+    facts.add(new Fact(w.get("item"), List.of(piece.itemName(), piece.itemCode())));
+    facts.add(new Fact(w.get("serial"), List.of(piece.code())));
+    came.ifPresent(
+        s -> {
+          if (s.partyName() != null) facts.add(new Fact(w.get("came"), List.of(s.partyName())));
+          facts.add(new Fact(w.get("came.on"), List.of(s.date().toString())));
+        });
+    went.ifPresent(
+        s -> {
+          facts.add(new Fact(w.get("sold"), List.of(s.partyName(), s.number())));
+          facts.add(new Fact(w.get("sold.on"), List.of(s.date().toString())));
+        });
+    Context context = context(looks.look(), language, piece.code());
+    context.setVariable("facts", facts);
+    return pages.of("paper/slip", context);
   }
 
   private static Map<String, String> row(LocalDate date, String paper, String amount, String owed) {
@@ -216,29 +241,5 @@ public class PaperPdf {
 
   private static List<String> lines(String address) {
     return Arrays.stream(address.split(",")).map(String::strip).filter(l -> !l.isEmpty()).toList();
-  }
-
-  private byte[] pdf(String template, Context context) throws IOException {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    PdfRendererBuilder builder = new PdfRendererBuilder();
-    builder.withHtmlContent(templates.process(template, context), null);
-    builder.useUnicodeBidiSplitter(new ICUBidiSplitter.ICUBidiSplitterFactory());
-    builder.useUnicodeBidiReorderer(new ICUBidiReorderer());
-    builder.defaultTextDirection(PdfRendererBuilder.TextDirection.LTR);
-    font(builder, "DejaVuSansCondensed.ttf", "DejaVu Sans Condensed", 400);
-    font(builder, "DejaVuSansCondensed-Bold.ttf", "DejaVu Sans Condensed", 700);
-    font(builder, "DejaVuSerif.ttf", "DejaVu Serif", 400);
-    builder.toStream(out);
-    builder.run();
-    return out.toByteArray();
-  }
-
-  private static void font(PdfRendererBuilder builder, String file, String name, int weight) {
-    builder.useFont(
-        () -> PaperPdf.class.getResourceAsStream(FONTS + file),
-        name,
-        weight,
-        FontStyle.NORMAL,
-        true);
   }
 }

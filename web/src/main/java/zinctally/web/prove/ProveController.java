@@ -40,6 +40,7 @@ class ProveController {
           new AreaPage.Tab("Billed, not received", "/prove/billed"),
           new AreaPage.Tab("Sent, not invoiced", "/prove/sent"),
           new AreaPage.Tab("Billed ahead", "/prove/ahead"),
+          new AreaPage.Tab("Tax", "/prove/tax"),
           new AreaPage.Tab("Periods", "/prove/periods"));
   private final TieOutStore tieOut;
   private final AccountStore accounts;

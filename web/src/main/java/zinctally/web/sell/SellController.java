@@ -24,7 +24,7 @@ import zinctally.web.shell.AtDate;
 /** Selling: invoices, payments, what is owed to us. */
 @Controller
 class SellController {
-  private static final AreaPage.Tabs TABS =
+  static final AreaPage.Tabs TABS =
       new AreaPage.Tabs(
           "sell",
           "Sell",
@@ -37,7 +37,9 @@ class SellController {
           new AreaPage.Tab("Payments", "/sell/payments"),
           new AreaPage.Tab("Owed", "/sell/open"),
           new AreaPage.Tab("By age", "/sell/age"),
-          new AreaPage.Tab("Customers", "/sell/customers"));
+          new AreaPage.Tab("Customers", "/sell/customers"),
+          new AreaPage.Tab("Prices", "/sell/prices"),
+          new AreaPage.Tab("Sales", "/sell/sales"));
   private final AreaPage page;
   private final AgeStore ages;
   private final Clock clock;

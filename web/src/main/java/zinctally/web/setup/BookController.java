@@ -41,6 +41,7 @@ class BookController {
       @RequestParam(defaultValue = "false") boolean pricesIncludeTax,
       @RequestParam(defaultValue = "false") boolean shortStock,
       @RequestParam(defaultValue = "") String approver,
+      @RequestParam(defaultValue = "false") boolean taxOnSums,
       RedirectAttributes after) {
     Book now = books.book();
     if (name.isBlank() || name.length() > 120)
@@ -55,6 +56,7 @@ class BookController {
         return Answer.wrong(
             after, "", "The cut-over date stays " + now.cutOver() + ": papers are posted since.");
       books.save(name.strip(), coin, date, pricesIncludeTax, shortStock);
+      books.taxOnSums(taxOnSums);
       if (List.of("", "OWNER", "BOOKKEEPER").contains(approver)) books.approver(approver);
     } catch (IllegalArgumentException unknown) {
       return Answer.wrong(

@@ -13,6 +13,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.ledger.Account;
 import zinctally.core.number.Figures;
 import zinctally.store.ledger.AccountStore;
+import zinctally.store.sell.TaxStore;
 import zinctally.store.setup.SetupStore;
 
 /** Places, tax rates, reasons for adjustments and for returns. */
@@ -20,8 +21,10 @@ import zinctally.store.setup.SetupStore;
 class SmallTablesController {
   private final AccountStore accounts;
   private final SetupStore setup;
+  private final TaxStore taxes;
 
-  SmallTablesController(AccountStore accounts, SetupStore setup) {
+  SmallTablesController(AccountStore accounts, SetupStore setup, TaxStore taxes) {
+    this.taxes = taxes;
     this.accounts = accounts;
     this.setup = setup;
   }
@@ -62,6 +65,7 @@ class SmallTablesController {
     model.addAttribute("tab", tab);
     model.addAttribute("rows", all);
     model.addAttribute("accounts", accounts.all());
+    model.addAttribute("rates", setup.taxRates());
     return "setup/small";
   }
 
@@ -69,9 +73,18 @@ class SmallTablesController {
   String savePlace(
       @RequestParam long id,
       @RequestParam String name,
+      @RequestParam(defaultValue = "") String rate,
       @RequestParam(defaultValue = "false") boolean active,
       RedirectAttributes after) {
-    return Answer.kept(after, "/places", name, 80, () -> setup.savePlace(id, name.strip(), active));
+    return Answer.kept(
+        after,
+        "/places",
+        name,
+        80,
+        () -> {
+          setup.savePlace(id, name.strip(), active);
+          taxes.ofPlace(name.strip(), rate);
+        });
   }
 
   @PostMapping("/setup/tax")

@@ -1,0 +1,126 @@
+package zinctally.store.listing;
+
+import static zinctally.store.listing.Listing.Type.HIDDEN;
+import static zinctally.store.listing.Listing.Type.MONEY;
+import static zinctally.store.listing.Listing.Type.NUMBER;
+import static zinctally.store.listing.Listing.Type.QUANTITY;
+import static zinctally.store.listing.Listing.Type.TEXT;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import zinctally.store.listing.Listing.Column;
+
+/**
+ * Sales, their cost and their margin, as the ledger has them on their day: revenue from the papers'
+ * own lines, cost from the cost entries of what left with them, returns taken off.
+ */
+public final class SalesListings {
+  private SalesListings() {}
+
+  /** What sales are summed by. */
+  public enum By {
+    ITEM("item", "i.id", "i.name", "/goods/item/{key}"),
+    GROUP("group", "g.id", "g.name", "/sell/sales/item?filter={name}"),
+    CUSTOMER("customer", "w.id", "coalesce(w.name, 'nobody')", "/sell/customer/{key}"),
+    STAFF("staff", "p.seller", "coalesce(u.name, p.seller)", "/sell/sales/paper?filter={name}"),
+    PLACE("place", "l.id", "coalesce(l.name, 'no place')", "/sell/sales/paper?filter={name}"),
+    MONTH("month", "date_format(t.day, '%Y-%m')", "date_format(t.day, '%Y-%m')", ""),
+    PAPER("paper", "p.id", "p.number", "/papers/{key}");
+
+    private final String words;
+    private final String key;
+    private final String name;
+    private final String href;
+
+    By(String words, String key, String name, String href) {
+      this.words = words;
+      this.key = key;
+      this.name = name;
+      this.href = href;
+    }
+
+    public String words() {
+      return words;
+    }
+
+    /** Empty for a word that sales are not summed by. */
+    public static Optional<By> of(String word) {
+      return Arrays.stream(values()).filter(b -> b.words.equals(word)).findFirst();
+    }
+  }
+
+  private static final String LINES =
+      """
+      (select j.paper_id, l.item_id, l.date as day, -l.amount as net, 0 as cost, 0 as quantity
+       from account a join journal_line l on l.account_id = a.id and l.date between :from and :to
+       join journal j on j.id = l.journal_id where a.kind = 'INCOME' and not l.worked
+       union all
+       select e.paper_id, n.item_id, n.posting_date, 0, -n.value, -n.quantity
+       from cost_entry n join cost_event e on e.id = n.event_id
+       join account a on a.id = e.contra_account and a.role = 'COST_OF_GOODS_SOLD'
+       where n.posting_date between :from and :to
+       union all
+       select f.paper_id, a.item_id, f.date, 0, f.value, f.quantity
+       from fulfilment f join awaited a on a.id = f.awaited_id and a.what = 'SENT_INVOICE'
+         and a.paper_id <> f.paper_id
+       where f.date between :from and :to) t
+      join paper p on p.id = t.paper_id left join item i on i.id = nullif(t.item_id, 0)
+      left join item_group g on g.id = i.group_id left join party w on w.id = p.party_id
+      left join place l on l.id = p.place_id left join app_user u on u.login = p.seller""";
+
+  /** Sales of some days, both ends with them. */
+  public static Listing sales(By by, LocalDate from, LocalDate to) {
+    boolean paper = by == By.PAPER;
+    List<Column> columns = new ArrayList<>();
+    columns.add(new Column("key", "", "s.k", HIDDEN));
+    columns.add(new Column("name", heading(by), "s.name", TEXT, by.href));
+    if (by == By.ITEM) {
+      columns.add(new Column("code", "Code", "s.code", TEXT));
+      columns.add(new Column("group", "Group", "s.extra", TEXT));
+      columns.add(new Column("quantity", "Sold", "s.quantity", QUANTITY));
+    }
+    if (paper) {
+      columns.add(new Column("day", "Date", "s.day", TEXT));
+      columns.add(new Column("who", "Customer", "s.extra", TEXT));
+      columns.add(new Column("seller", "Sold by", "s.seller", TEXT));
+      columns.add(new Column("place", "Place", "s.place", TEXT));
+      columns.add(new Column("kind", "What", "s.kind", TEXT));
+    }
+    columns.add(new Column("net", "Sales", "s.net", MONEY));
+    columns.add(new Column("cost", "Cost", "s.cost", MONEY));
+    columns.add(new Column("margin", "Margin", "s.net - s.cost", MONEY));
+    columns.add(
+        new Column(
+            "percent",
+            "Margin %",
+            "cast(100 * (s.net - s.cost) / nullif(s.net, 0) as decimal(9,1))",
+            NUMBER));
+    return new Listing(
+        "Sales by " + by.words,
+        "(select "
+            + by.key
+            + " as k, "
+            + by.name
+            + " as name, max(i.code) as code, max("
+            + (paper ? "coalesce(w.name, '')" : "g.name")
+            + ") as extra, max(coalesce(u.name, p.seller)) as seller, max(coalesce(l.name, '')) as"
+            + " place, max(if(p.kind = 'CUSTOMER_RETURN', 'return', '')) as kind, min(t.day) as"
+            + " day, sum(t.quantity) as quantity, sum(t.net) as net, sum(t.cost) as cost from "
+            + LINES
+            + (by == By.ITEM || by == By.GROUP ? " where i.id is not null" : "")
+            + " group by 1, 2 having net <> 0 or cost <> 0) s where true",
+        Map.of("from", from, "to", to),
+        columns,
+        "s.k",
+        by == By.MONTH ? "name" : "-net",
+        "Nothing was sold in these days.");
+  }
+
+  private static String heading(By by) {
+    return by.words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + by.words.substring(1);
+  }
+}

@@ -1,0 +1,133 @@
+package zinctally.web.setup;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.security.Principal;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.server.ResponseStatusException;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.paper.PaperStore;
+import zinctally.store.setup.LookStore;
+import zinctally.web.paper.PaperPdf;
+import zinctally.web.shell.May;
+
+/** How papers look that are handed over, with a picture of the latest invoice in that look. */
+@Controller
+class LookController {
+  private static final int LOGO_BYTES = 300_000;
+  private static final float DOTS = 62;
+  private static final List<PaperKind> WORDED =
+      List.of(
+          PaperKind.SALES_ORDER,
+          PaperKind.DELIVERY,
+          PaperKind.INVOICE,
+          PaperKind.COUNTER_SALE,
+          PaperKind.CUSTOMER_RETURN,
+          PaperKind.PURCHASE_ORDER);
+  private final LookStore looks;
+  private final PaperStore papers;
+  private final PaperPdf pdfs;
+
+  LookController(LookStore looks, PaperStore papers, PaperPdf pdfs) {
+    this.looks = looks;
+    this.papers = papers;
+    this.pdfs = pdfs;
+  }
+
+  private static void allow(Principal who) {
+    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+  }
+
+  @GetMapping("/setup/papers")
+  String look(Model model) throws IOException {
+    LookStore.Look look = looks.look();
+    model.addAttribute("tab", "papers");
+    model.addAttribute("look", look);
+    model.addAttribute("kinds", WORDED);
+    model.addAttribute("logo", looks.logo().isPresent());
+    model.addAttribute("picture", picture(look));
+    return "setup/papers";
+  }
+
+  private static LookStore.Look typed(Map<String, String> typed) {
+    Map<String, String> wording = new LinkedHashMap<>();
+    for (PaperKind kind : WORDED)
+      wording.put(kind.name(), cut(typed, "words_" + kind.name(), 1000));
+    List<String> columns =
+        Arrays.stream(new String[] {"code", "discount", "tax"}).filter(typed::containsKey).toList();
+    return new LookStore.Look(
+        cut(typed, "header", 500), cut(typed, "footer", 1000), columns, wording);
+  }
+
+  private static String cut(Map<String, String> typed, String field, int most) {
+    String value = typed.getOrDefault(field, "").strip();
+    return value.length() <= most ? value : value.substring(0, most);
+  }
+
+  /** The latest invoice as it would look. */
+  @PostMapping("/setup/papers/preview")
+  String preview(@RequestParam Map<String, String> typed, Model model, Principal who)
+      throws IOException {
+    allow(who);
+    model.addAttribute("picture", picture(typed(typed)));
+    return "setup/papers :: picture";
+  }
+
+  private String picture(LookStore.Look look) throws IOException {
+    Optional<Long> latest = papers.latest(PaperKind.INVOICE);
+    if (latest.isEmpty()) return null;
+    byte[] pdf = pdfs.handed(papers.find(latest.get()).orElseThrow(), look);
+    try (var pages = Loader.loadPDF(pdf)) {
+      BufferedImage image = new PDFRenderer(pages).renderImageWithDPI(0, DOTS);
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      ImageIO.write(image, "png", out);
+      return "data:image/png;base64," + Base64.getEncoder().encodeToString(out.toByteArray());
+    }
+  }
+
+  @PostMapping("/setup/papers")
+  String save(@RequestParam Map<String, String> typed, Principal who, RedirectAttributes after) {
+    allow(who);
+    looks.save(typed(typed), who.getName());
+    after.addFlashAttribute("told", "Kept.");
+    return "redirect:/setup/papers";
+  }
+
+  /** Keeps a logo that is a picture of a fair size; none takes it away. */
+  @PostMapping("/setup/papers/logo")
+  String logo(@RequestParam MultipartFile logo, Principal who, RedirectAttributes after)
+      throws IOException {
+    allow(who);
+    if (logo.isEmpty()) {
+      looks.logo(Optional.empty());
+      return Answer.kept(after, "/papers", "logo", 80, () -> {});
+    }
+    if (logo.getSize() > LOGO_BYTES)
+      return Answer.wrong(after, "/papers", "A logo has at most 300 kB; this one is larger.");
+    byte[] bytes = logo.getBytes();
+    String type = bytes.length > 1 && (bytes[0] & 0xff) == 0x89 ? "image/png" : "image/jpeg";
+    if (ImageIO.read(new ByteArrayInputStream(bytes)) == null)
+      return Answer.wrong(after, "/papers", "This is no picture; a logo is a PNG or JPEG file.");
+    looks.logo(Optional.of(new LookStore.Logo(bytes, type)));
+    after.addFlashAttribute("told", "Kept.");
+    return "redirect:/setup/papers";
+  }
+}
