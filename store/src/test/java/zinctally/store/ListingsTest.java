@@ -27,7 +27,10 @@ import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.ListingStore.Ask;
 import zinctally.store.listing.Listings;
 import zinctally.store.listing.Page;
+import zinctally.store.listing.SalesListings;
 import zinctally.store.listing.SellListings;
+import zinctally.store.listing.TaxListings;
+import zinctally.store.sell.TillStore;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class ListingsTest {
@@ -83,6 +86,19 @@ class ListingsTest {
         SellListings.toDeliver(),
         SellListings.picking(),
         SellListings.customers(),
+        SellListings.tills(),
+        SellListings.prices(java.math.BigDecimal.valueOf(100)),
+        SellListings.commission(LocalDate.of(2026, 1, 1), DATE),
+        SalesListings.sales(SalesListings.By.ITEM, LocalDate.of(2026, 1, 1), DATE),
+        SalesListings.sales(SalesListings.By.GROUP, LocalDate.of(2026, 1, 1), DATE),
+        SalesListings.sales(SalesListings.By.CUSTOMER, LocalDate.of(2026, 1, 1), DATE),
+        SalesListings.sales(SalesListings.By.STAFF, LocalDate.of(2026, 1, 1), DATE),
+        SalesListings.sales(SalesListings.By.PLACE, LocalDate.of(2026, 1, 1), DATE),
+        SalesListings.sales(SalesListings.By.MONTH, LocalDate.of(2026, 1, 1), DATE),
+        SalesListings.sales(SalesListings.By.PAPER, LocalDate.of(2026, 1, 1), DATE),
+        TaxListings.byRate(LocalDate.of(2026, 1, 1), DATE),
+        TaxListings.papers(LocalDate.of(2026, 1, 1), DATE),
+        BuyListings.awaited(Awaits.SENT_INVOICE, DATE),
         BuyListings.awaited(Awaits.RECEIVED_BILL, DATE),
         BuyListings.awaited(Awaits.BILLED_GOODS, DATE),
         BuyListings.lots(),
@@ -120,6 +136,14 @@ class ListingsTest {
         out,
         List.of(Map.of("item", "IT-005", "quantity", "3", "price", "2")));
     book.post(PaperKind.DELIVERY, out, List.of(Map.of("item", "IT-006", "quantity", "1")));
+    book.post(
+        PaperKind.INVOICE,
+        out,
+        List.of(Map.of("item", "IT-007", "quantity", "1", "price", "3", "tax", "S")));
+    book.get(TillStore.class).open("Store", 10000, "tester");
+    book.sql()
+        .sql("insert into item_price (item_id, list_id, price) select id, 1, 5 from item")
+        .update();
     book.item("LOTS", "FIFO");
     book.sql()
         .sql("update item set tracking = 'LOT', reorder_point = 9000000 where code = 'LOTS'")

@@ -77,6 +77,29 @@ class DemoBookTest {
         "/goods/lot/1",
         "/papers/number/PO-2026-0002",
         "/sell",
+        "/sell/to-deliver",
+        "/sell/picking",
+        "/sell/deliveries",
+        "/sell/age",
+        "/sell/customers",
+        "/sell/customer/3",
+        "/sell/customer/new",
+        "/sell/prices",
+        "/sell/prices/many?percent=5&basis=cost&step=0.05&under=0",
+        "/sell/sales",
+        "/sell/sales/paper",
+        "/sell/commission",
+        "/sell/tills",
+        "/sell/counter",
+        "/counter",
+        "/prove/sent",
+        "/prove/ahead",
+        "/prove/tax",
+        "/prove/tax/papers",
+        "/setup/papers",
+        "/setup/places",
+        "/papers/number/D-2026-0001",
+        "/papers/number/CS-2026-0003",
         "/handle",
         "/prove",
         "/prove/accounts",
@@ -148,7 +171,7 @@ class DemoBookTest {
     page.keyboard().press("i");
     page.waitForURL("**/drafts/*");
     for (String cell : List.of("Fenwick Garden", "", "2026-11-22")) enter(cell);
-    for (int i = 0; i < 3; i++) page.keyboard().press("Enter");
+    for (int i = 0; i < 5; i++) page.keyboard().press("Enter");
     long here =
         desk.sql()
             .sql(

@@ -13,6 +13,7 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperText;
+import zinctally.store.sell.TillStore;
 
 /** Takes the pictures in docs/screenshots from the demo book; run by {@code ./zinc-tally shots}. */
 @EnabledIfSystemProperty(named = "zinc.shots", matches = ".+")
@@ -33,22 +34,27 @@ class Shots {
       views.put(
           "supplier",
           "/buy/supplier/" + id(desk, "select min(id) from party where name = 'Calder Glass'"));
-      views.put("invoices", "/sell");
       views.put(
           "invoice",
           "/papers/"
               + id(
                   desk, "select max(id) from paper where kind = 'INVOICE' and number like '%242'"));
       views.put("tie-out", "/prove?date=2026-11-20");
-      views.put("trial-balance", "/prove/accounts?date=2026-11-20");
       views.put("valuation", "/ask?date=2026-11-20");
       views.put(
           "why",
           "/papers/" + id(desk, "select id from paper where number = 'INV-2026-0242'") + "/why");
-      views.put("periods", "/prove/periods");
-      views.put("write-downs", "/handle/proposal?percent=40");
       views.put("amend", "/drafts/" + amendment(desk));
       views.put("opening", "/opening");
+      views.put("counter", "/drafts/" + counter(desk));
+      views.put("to-deliver", "/sell/to-deliver");
+      views.put(
+          "customer",
+          "/sell/customer/"
+              + id(
+                  desk,
+                  "select id from party where name = 'Fenwick Garden' and kind = 'CUSTOMER'"));
+      views.put("sales", "/sell/sales");
       views.put("to-order", "/buy/to-order");
       views.put("lot", "/goods/lot/" + id(desk, "select id from lot where code = 'EX-0062'"));
       views.forEach(
@@ -71,6 +77,33 @@ class Shots {
     rows.set(0, first);
     return desk.get(DraftStore.class)
         .beginAmending(bill, 1, new Draft(PaperKind.BILL, before.fields(), rows), "owner");
+  }
+
+  /** A customer at the counter, about to pay. */
+  private static long counter(Desk desk) {
+    desk.get(TillStore.class).open("Shop", 15000, "owner");
+    Map<String, String> fields =
+        Map.of(
+            "date",
+            "2026-11-23",
+            "place",
+            "Shop",
+            "prices",
+            "included",
+            "seller",
+            "TA",
+            "cash",
+            "60");
+    return desk.get(DraftStore.class)
+        .begin(
+            new Draft(
+                PaperKind.COUNTER_SALE,
+                fields,
+                List.of(
+                    Map.of("item", "BRU-01", "quantity", "2", "price", "4.80", "tax", "S"),
+                    Map.of("item", "GLV-09", "price", "18.50", "tax", "S"),
+                    Map.of("item", "SMP-01", "price", "5.90", "tax", "S"))),
+            "owner");
   }
 
   /** A bill for smokers received before, dearer than they were ordered at. */

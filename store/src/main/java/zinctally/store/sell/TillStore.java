@@ -123,7 +123,7 @@ public class TillStore {
   /** The code of the account for a purpose of the counter: {@code CASH}, {@code GAP} ... */
   public String account(String purpose) {
     return sql.sql(
-            "select a.code from tender t join account a on a.id = t.account_id where kind = ?")
+            "select a.code from tender t join account a on a.id = t.account_id where t.kind = ?")
         .param(purpose)
         .query(String.class)
         .single();

@@ -123,7 +123,7 @@ class DemoSelling {
     sql.sql("update item set tax_rate_id = (select id from tax_rate where code = 'S')").update();
     sql.sql(
             """
-            update party set price_list_id = 2, credit_limit = 250000, discount = 0,
+            update party set price_list_id = 2, credit_limit = 2500000, discount = 0,
               address = 'Fenwick Garden, 4 Mill Lane, Wickmere',
               places = 'Fenwick Garden, Gate 2, Orchard Road, Wickmere\nMarket stall 14, Hollin',
               email = 'orders@fenwick.example', phone = '0190 4417'
