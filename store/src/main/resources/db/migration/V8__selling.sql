@@ -95,3 +95,15 @@ create table till (
 insert into tender
   select t.kind, a.id from (select 'GAP' as kind, '6310' as code union all select 'REST', '6320') t
   join account a on a.code = t.code;
+
+-- What customers are asked for again; a draft until it is sent.
+create table reminder (
+  id bigint primary key auto_increment,
+  party_id bigint not null references party (id),
+  made_at datetime(3) not null,
+  made_by varchar(60) not null,
+  words varchar(2000) not null default '',
+  sent_at datetime(3) null,
+  index reminder_by_party (party_id, sent_at),
+  index reminder_by_date (made_at, id)
+);

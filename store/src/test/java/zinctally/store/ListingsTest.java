@@ -30,6 +30,7 @@ import zinctally.store.listing.Page;
 import zinctally.store.listing.SalesListings;
 import zinctally.store.listing.SellListings;
 import zinctally.store.listing.TaxListings;
+import zinctally.store.sell.ReminderStore;
 import zinctally.store.sell.TillStore;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -87,6 +88,7 @@ class ListingsTest {
         SellListings.picking(),
         SellListings.customers(),
         SellListings.tills(),
+        SellListings.reminders(),
         SellListings.prices(java.math.BigDecimal.valueOf(100)),
         SellListings.commission(LocalDate.of(2026, 1, 1), DATE),
         SalesListings.sales(SalesListings.By.ITEM, LocalDate.of(2026, 1, 1), DATE),
@@ -140,6 +142,9 @@ class ListingsTest {
         PaperKind.INVOICE,
         out,
         List.of(Map.of("item", "IT-007", "quantity", "1", "price", "3", "tax", "S")));
+    book.invoice("2026-05-20", "IT-007", "1", "3.00");
+    book.sql().sql("update open_item set due = '2026-05-25' where due > '2026-05-25'").update();
+    book.get(ReminderStore.class).draft("tester");
     book.get(TillStore.class).open("Store", 10000, "tester");
     book.sql()
         .sql("insert into item_price (item_id, list_id, price) select id, 1, 5 from item")

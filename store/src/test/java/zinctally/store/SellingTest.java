@@ -4,7 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -177,6 +182,69 @@ class SellingTest {
         "1");
     ledger("RETD", LAST, 500, 0, 1000, 2700);
     assertThat(book.booked("SALES_RETURNS", "RETD", LAST)).isEqualTo(900);
+  }
+
+  /** Two counters sell the last piece at the same moment: one gets it, the other a sentence. */
+  @Test
+  void the_last_piece_is_sold_once() throws Exception {
+    book.item("LAST", "FIFO");
+    book.bill("2026-05-01", "LAST", "1", "4.00");
+    ExecutorService counters = Executors.newFixedThreadPool(2);
+    List<Callable<String>> sales = new ArrayList<>();
+    for (int n = 0; n < 2; n++)
+      sales.add(
+          () -> {
+            try {
+              return book.number(
+                  book.paper(
+                      PaperKind.COUNTER_SALE,
+                      "2026-05-02",
+                      Map.of("customer", "", "cash", "9"),
+                      "item price",
+                      "LAST",
+                      "9.00"));
+            } catch (Refused refused) {
+              return refused.getMessage();
+            }
+          });
+    List<String> came = new ArrayList<>();
+    for (var one : counters.invokeAll(sales)) came.add(one.get());
+    counters.shutdown();
+    assertThat(came).anyMatch(c -> c.startsWith("CS-2026-"));
+    assertThat(came).anyMatch(c -> c.contains("Store has 0 of Item LAST; this takes 1"));
+    ledger("LAST", LAST, 0, 0, 400, 900);
+  }
+
+  /** One of two comes back broken: at 4.00 from cost of goods sold, and on to Breakage. */
+  @Test
+  void what_comes_back_broken_is_written_off_at_the_cost_at_which_it_left() {
+    book.item("BROKEN", "AVERAGE");
+    book.bill("2026-05-01", "BROKEN", "4", "4.00");
+    String invoice = book.number(invoice("2026-05-02", "", "BROKEN", "2", "9.00"));
+    book.bill("2026-05-03", "BROKEN", "4", "7.00");
+    long back =
+        book.paper(
+            PaperKind.CUSTOMER_RETURN,
+            "2026-05-04",
+            Map.of("back", "1010"),
+            "paper item quantity goods",
+            invoice,
+            "BROKEN",
+            "1",
+            "Breakage");
+    ledger("BROKEN", LAST, 3600, 0, 400, 1800);
+    assertThat(
+            book.sql()
+                .sql(
+                    "select sum(l.amount) from journal j join journal_line l on l.journal_id = j.id"
+                        + " join account a on a.id = l.account_id"
+                        + " where j.paper_id = ? and a.name = 'Breakage'")
+                .param(back)
+                .query(Long.class)
+                .single())
+        .isEqualTo(400);
+    book.voidOn("2026-05-04", back);
+    ledger("BROKEN", LAST, 3600, 0, 800, 1800);
   }
 
   @Test

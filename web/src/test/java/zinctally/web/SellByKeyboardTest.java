@@ -282,6 +282,16 @@ class SellByKeyboardTest extends OwnBookTest {
     try (var pdf = Loader.loadPDF(page.request().get(statement).body())) {
       assertThat(new PDFTextStripper().getText(pdf)).contains("Kontoauszug").contains("50.00");
     }
+    page.navigate(desk.address + "/sell/reminders");
+    page.focus("text=Draft a reminder for each who is late");
+    page.keyboard().press("Enter");
+    page.waitForSelector("text=look at them and send them");
+    page.focus("a:has-text('Imkerei Tannhof')");
+    page.keyboard().press("Enter");
+    page.waitForURL("**/sell/reminder/*");
+    try (var pdf = Loader.loadPDF(page.request().get(here() + "/pdf").body())) {
+      assertThat(new PDFTextStripper().getText(pdf)).contains("Zahlungserinnerung", "50.00");
+    }
     begin("i");
     type("Imkerei Tannhof", "", "2026-05-03", "", "", "", "", "");
     type("LISTED", "20", "3.00", "");

@@ -152,13 +152,13 @@ public final class BuyListings {
             new Column("reference", "Their number", "p.reference", TEXT),
             new Column("what", "What", WHAT, TEXT),
             new Column("due", "Due", "p.due", DATE),
-            new Column("total", "Total", "p.total", MONEY, PAPER),
+            new Column("total", "Total", Listings.SIGNED_TOTAL, MONEY, PAPER),
             new Column(
                 "open",
                 "Still open",
                 "(select nullif(sum(abs(o.open)), 0) from open_item o where o.paper_id = p.id)",
                 MONEY),
-            new Column("state", "State", "if(p.state = 'VOID', 'void', '')", TEXT)),
+            new Column("state", "State", Listings.STATE, TEXT)),
         "p.id",
         "-date",
         "No paper yet.");

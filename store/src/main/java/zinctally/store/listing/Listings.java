@@ -80,7 +80,7 @@ public final class Listings {
                   from paper_line n join item i on i.id = n.item_id
                   where n.paper_id = p.id and n.line < 3), '')""",
                 TEXT),
-            new Column("total", "Total", "p.total", MONEY, NUMBER_LINK),
+            new Column("total", "Total", SIGNED_TOTAL, MONEY, NUMBER_LINK),
             new Column(
                 "open",
                 "Still open",
@@ -126,9 +126,14 @@ public final class Listings {
 
   private static final String SALE = "p.kind in ('INVOICE', 'COUNTER_SALE') and p.state = 'POSTED'";
 
-  private static final String STATE =
-      "case when p.state = 'VOID' then 'void' when p.version > 1 then concat('version ', p.version)"
-          + " else '' end";
+  static final String STATE =
+      "case when p.state = 'VOID' then 'void' else concat_ws(', ', if(p.kind in ('CUSTOMER_RETURN',"
+          + " 'SUPPLIER_RETURN'), 'return', null), if(p.version > 1, concat('version ', p.version),"
+          + " null)) end";
+
+  /** What comes or goes back stands out by its sign. */
+  static final String SIGNED_TOTAL =
+      "if(p.kind in ('CUSTOMER_RETURN', 'SUPPLIER_RETURN', 'SUPPLIER_CREDIT'), -p.total, p.total)";
 
   private static final String COST =
       "(select coalesce(-sum(e.booked), 0) from cost_event e where e.paper_id = p.id and not e.gone)";

@@ -265,4 +265,28 @@ public final class SellListings {
         "name",
         "Nobody has sold anything in these days.");
   }
+
+  /** Reminders, those not sent yet first. */
+  public static Listing reminders() {
+    return new Listing(
+        "Reminders",
+        """
+        reminder r join party w on w.id = r.party_id
+        left join (select party_id, sum(open) as late from open_item
+                   where open > 0 and due < current_date group by party_id) o on o.party_id = w.id
+        where true""",
+        Map.of(),
+        List.of(
+            new Column("id", "", "r.id", HIDDEN),
+            new Column("party_id", "", "w.id", HIDDEN),
+            new Column("state", "State", "if(r.sent_at is null, 'draft', 'sent')", TEXT),
+            new Column("name", "Customer", "w.name", TEXT, "/sell/reminder/{id}"),
+            new Column("late", "Past its date now", "o.late", MONEY, "/sell/customer/{party_id}"),
+            new Column("made", "Drafted", "date(r.made_at)", DATE),
+            new Column("sent", "Sent", "date(r.sent_at)", DATE),
+            new Column("by", "By", "r.made_by", TEXT)),
+        "r.id",
+        "state",
+        "No reminder yet. The button drafts one for each customer who is late.");
+  }
 }

@@ -22,6 +22,7 @@ import zinctally.store.goods.LotStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.sell.CustomerStore;
+import zinctally.store.sell.ReminderStore;
 import zinctally.store.sell.StatementStore;
 import zinctally.store.setup.LookStore;
 import zinctally.web.shell.PdfPages;
@@ -162,6 +163,38 @@ public class PaperPdf {
     rows.add(row(statement.to(), w.get("after"), "", say.money(statement.after())));
     context.setVariable("rows", rows);
     return pages.of("paper/statement", context);
+  }
+
+  /** What a customer owes past its date. */
+  public byte[] reminder(CustomerStore.Card card, ReminderStore.Reminder reminder)
+      throws IOException {
+    Context context = context(looks.look(), card.language(), card.name());
+    Map<String, String> w = PaperWords.in(card.language());
+    context.setVariable("words", reminder.words());
+    context.setVariable(
+        "facts",
+        inReadingOrder(w, List.of(new Fact(w.get("to"), named(card.name(), card.address())))));
+    context.setVariable(
+        "columns",
+        inReadingOrder(
+            w,
+            List.of(
+                new Column("paper", w.get("paper"), false),
+                new Column("date", w.get("date"), false),
+                new Column("due", w.get("due"), false),
+                new Column("open", w.get("owed") + ", " + books.book().coin().code(), true))));
+    List<Map<String, String>> rows = new ArrayList<>();
+    for (ReminderStore.Due due : reminder.dues())
+      rows.add(
+          Map.of(
+              "paper", due.number(),
+              "date", due.date().toString(),
+              "due", due.due().toString(),
+              "open", say.money(due.open())));
+    rows.add(
+        Map.of("paper", w.get("total"), "date", "", "due", "", "open", say.money(reminder.sum())));
+    context.setVariable("rows", rows);
+    return pages.of("paper/reminder", context);
   }
 
   /** Where a numbered piece came from and whom it went to; no cost stands on it. */

@@ -138,6 +138,7 @@ class SellController {
 
   @GetMapping("/sell/open")
   String open(Model model, HttpServletRequest request, HttpServletResponse response) {
+    model.addAttribute("more", List.of(new AreaPage.Tab("Reminders", "/sell/reminders")));
     return page.show(
         TABS, Listings.open("CUSTOMER"), model, request, response, PaperKind.CUSTOMER_PAYMENT);
   }

@@ -1,0 +1,112 @@
+package zinctally.store.sell;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Reminders of what is past its due date: drafted for all, looked at, sent one by one. */
+@Repository
+public class ReminderStore {
+  private final JdbcClient sql;
+  private final Clock clock;
+
+  ReminderStore(JdbcClient sql, Clock clock) {
+    this.sql = sql;
+    this.clock = clock;
+  }
+
+  /**
+   * @param words what is written above the list of what is due
+   * @param sentAt null while it is a draft
+   * @param before how many were sent to them before it
+   */
+  public record Reminder(
+      long id, long customer, String words, LocalDateTime sentAt, int before, List<Due> dues) {
+    /** Minor units past their due date. */
+    public long sum() {
+      return dues.stream().mapToLong(Due::open).sum();
+    }
+  }
+
+  /**
+   * @param open minor units
+   */
+  public record Due(String number, LocalDate date, LocalDate due, long open) {}
+
+  /** Drafts one for each customer who owes something past its date and has no draft. */
+  public int draft(String login) {
+    return sql.sql(
+            """
+            insert into reminder (party_id, made_at, made_by)
+            select w.id, :now, :login from party w
+            where w.kind = 'CUSTOMER' and exists (
+                select 1 from open_item o
+                where o.party_id = w.id and o.open > 0 and o.due < :today)
+              and not exists (
+                select 1 from reminder r where r.party_id = w.id and r.sent_at is null)
+            """)
+        .param("now", LocalDateTime.now(clock))
+        .param("today", LocalDate.now(clock))
+        .param("login", login)
+        .update();
+  }
+
+  public Optional<Reminder> find(long id) {
+    return sql.sql(
+            """
+            select r.*, (select count(*) from reminder b
+              where b.party_id = r.party_id and b.sent_at is not null and b.id < r.id) as sent
+            from reminder r where r.id = ?
+            """)
+        .param(id)
+        .query(
+            (row, n) ->
+                new Reminder(
+                    id,
+                    row.getLong("party_id"),
+                    row.getString("words"),
+                    row.getObject("sent_at", LocalDateTime.class),
+                    row.getInt("sent"),
+                    dues(row.getLong("party_id"))))
+        .optional();
+  }
+
+  private List<Due> dues(long customer) {
+    return sql.sql(
+            """
+            select number, date, due, open from open_item
+            where party_id = ? and open > 0 and due < ? order by due, id limit 300
+            """)
+        .params(customer, LocalDate.now(clock))
+        .query(
+            (row, n) ->
+                new Due(
+                    row.getString(1),
+                    row.getObject(2, LocalDate.class),
+                    row.getObject(3, LocalDate.class),
+                    row.getLong(4)))
+        .list();
+  }
+
+  /** Keeps the words of a draft; one that is sent stays as it is. */
+  public boolean keep(long id, String words) {
+    return sql.sql("update reminder set words = ? where id = ? and sent_at is null")
+            .params(words, id)
+            .update()
+        > 0;
+  }
+
+  public void sent(long id) {
+    sql.sql("update reminder set sent_at = ? where id = ? and sent_at is null")
+        .params(LocalDateTime.now(clock), id)
+        .update();
+  }
+
+  public void discard(long id) {
+    sql.sql("delete from reminder where id = ? and sent_at is null").param(id).update();
+  }
+}
