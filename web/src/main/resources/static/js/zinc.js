@@ -129,7 +129,7 @@
   const offers = $("#offers");
   let offered = null;
   let offeredFor = ""; // offers for letters typed since are not taken
-  const FILLED = ["price", "discount", "tax"]; // filled as usual until she types there
+  const FILLED = ["price", "discount", "tax", "numbers"]; // filled as usual until she types there
 
   const cells = () => all("input:not([type=hidden]):not([type=checkbox]),select", paper).filter((i) => !i.closest("thead") && i.offsetParent);
   const go = (input, step) => {
@@ -138,6 +138,7 @@
     if (numbers && numbers.offsetParent && step > 0) {
       // which of them is asked once it is known how many
       const quantity = $("[data-col=quantity]", row);
+      if (counter && input === numbers) return $("[data-col=item]", row.nextElementSibling || addRow()).focus();
       if (input.dataset.col === "item") return quantity.focus();
       if (input === quantity) { numbers.focus(); return numbers.select(); }
       if (input === numbers) input = quantity;
@@ -387,6 +388,12 @@
         filled = true;
       }
     });
+    // at the counter a piece that is told apart is asked for right after its scan
+    const on = document.activeElement;
+    if (counter && on.dataset.col === "item" && !on.value) {
+      const open = all("data[data-tracked]", proof).map((d) => $(`tr[data-row="${d.dataset.line}"] [data-col=numbers]`, table)).find((n) => n && !n.value);
+      if (open) open.focus();
+    }
     if (filled) setTimeout(saveNow);
     all("[data-fault]", paper).forEach((f) => { f.hidden = true; });
     all("[data-cell]", paper).forEach((c) => { c.removeAttribute("aria-invalid"); c.removeAttribute("aria-describedby"); });

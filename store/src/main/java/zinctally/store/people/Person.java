@@ -19,7 +19,7 @@ public record Person(
   public enum Role {
     OWNER("owner", "all, and who may sign in"),
     BOOKKEEPER("bookkeeper", "writes every paper and sets up"),
-    COUNTER("counter", "writes invoices and takes payments"),
+    COUNTER("counter", "sells: every paper of selling"),
     READER("reader", "reads, writes nothing");
 
     private final String words;

@@ -20,7 +20,11 @@ import zinctally.store.book.BookStore;
 @Repository
 public class PeriodStore {
   private static final Map<String, String> WAITING =
-      Map.of("RECEIVED_NOT_BILLED", "/prove/received", "BILLED_NOT_RECEIVED", "/prove/billed");
+      Map.of(
+          "RECEIVED_NOT_BILLED", "/prove/received",
+          "BILLED_NOT_RECEIVED", "/prove/billed",
+          "SENT_NOT_INVOICED", "/prove/sent",
+          "BILLED_AHEAD", "/prove/ahead");
   private final JdbcClient sql;
   private final BookStore books;
   private final TieOutStore tieOut;

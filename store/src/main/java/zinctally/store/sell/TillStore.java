@@ -129,6 +129,19 @@ public class TillStore {
         .single();
   }
 
+  /** A sale at a place in which a person has not typed a line yet: its draft. */
+  public Optional<Long> empty(String place, String login) {
+    return sql.sql(
+            """
+            select id from draft where kind = 'COUNTER_SALE' and paper_id is null and saved_by = ?
+              and json_value(text, '$.fields.place') = ? and json_length(text, '$.rows') = 0
+            order by id desc limit 1
+            """)
+        .params(login, place)
+        .query(Long.class)
+        .optional();
+  }
+
   /** Sales that are put aside: their drafts, latest first. */
   public List<Long> held(String place) {
     return sql.sql(

@@ -33,6 +33,7 @@ import zinctally.web.listing.ListingPage;
 import zinctally.web.picture.AgePicture;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Typed;
 
 /** A supplier's card: what is known of it, what is open with it, its papers and its items. */
 @Controller
@@ -191,9 +192,9 @@ class SupplierController {
     allow(who);
     if (id != null) card(id);
     Map<String, String> faults = new LinkedHashMap<>();
-    String name = text(typed, "name", 120, faults);
+    String name = Typed.text(typed, "name", 120, faults);
     if (name.isEmpty()) faults.put("name", "What is it called? A name is enough.");
-    String terms = text(typed, "terms", 4, faults);
+    String terms = Typed.text(typed, "terms", 4, faults);
     if (!terms.matches("\\d{1,3}"))
       faults.put("terms", "Days from a bill's date until it is due: a number such as 30.");
     String account = typed.getOrDefault("account", "0");
@@ -207,24 +208,16 @@ class SupplierController {
             name,
             faults.containsKey("terms") ? 0 : Integer.parseInt(terms),
             usual,
-            text(typed, "address", 500, faults),
-            text(typed, "email", 200, faults),
-            text(typed, "phone", 60, faults),
-            text(typed, "tax_number", 60, faults),
-            text(typed, "notes", 2000, faults),
+            Typed.text(typed, "address", 500, faults),
+            Typed.text(typed, "email", 200, faults),
+            Typed.text(typed, "phone", 60, faults),
+            Typed.text(typed, "tax_number", 60, faults),
+            Typed.text(typed, "notes", 2000, faults),
             !"off".equals(typed.get("state")));
     if (!faults.isEmpty()) return form(id, typed, faults, model);
     Optional<Long> kept = suppliers.save(card, who.getName());
     if (kept.isPresent()) return "redirect:/buy/supplier/" + kept.get();
     faults.put("name", "There is a supplier called " + name + " already.");
     return form(id, typed, faults, model);
-  }
-
-  private static String text(
-      Map<String, String> typed, String field, int longest, Map<String, String> faults) {
-    String value = typed.getOrDefault(field, "").strip();
-    if (value.length() > longest)
-      faults.put(field, longest + " letters fit; these are " + value.length() + ".");
-    return value;
   }
 }

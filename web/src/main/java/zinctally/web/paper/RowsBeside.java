@@ -4,10 +4,12 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
@@ -29,6 +31,8 @@ import zinctally.web.shell.Say;
 /** What stands beside each row of a paper: what it is, what is there, what it usually costs. */
 @Component
 class RowsBeside {
+  private static final Set<PaperKind> LEAVES =
+      EnumSet.of(PaperKind.DELIVERY, PaperKind.INVOICE, PaperKind.COUNTER_SALE);
   private final ItemStore items;
   private final SupplierStore suppliers;
   private final CustomerStore customers;
@@ -147,6 +151,8 @@ class RowsBeside {
       Map<Long, String> usual) {
     Map<String, String> offered = new HashMap<>();
     if (item == null) return offered;
+    if (LEAVES.contains(draft.kind()) && draft.cell(row, "numbers").isEmpty())
+      offered.put("numbers", lots(draft, row, item, book));
     boolean selling = draft.kind().sells() || draft.kind() == PaperKind.SALES_ORDER;
     if (draft.cell(row, "price").isEmpty())
       offered.put(
@@ -162,6 +168,16 @@ class RowsBeside {
           .filter(c -> c.discount().signum() > 0)
           .ifPresent(c -> offered.put("discount", c.discount().toPlainString()));
     return offered;
+  }
+
+  /** The lots a line would be taken from, those that expire first before others. */
+  private String lots(Draft draft, int row, Item item, BookCatalogue book) {
+    String typed = draft.cell(row, "quantity");
+    boolean one = typed.isEmpty() && draft.kind() == PaperKind.COUNTER_SALE;
+    return item.units()
+        .read(one ? "1" : typed)
+        .map(t -> new Picked(items, book, draft.field("place")).lots(item, t.quantity().micros()))
+        .orElse("");
   }
 
   private static Quantity size(Item item, String unit) {

@@ -91,8 +91,10 @@ class CounterController {
   private String begin(String place, Principal who) {
     Map<String, String> fields = new HashMap<>(choices.defaults(PaperKind.COUNTER_SALE));
     fields.put("place", place);
-    return "redirect:/drafts/"
-        + drafts.begin(new Draft(PaperKind.COUNTER_SALE, fields, List.of()), who.getName());
+    Draft sale = new Draft(PaperKind.COUNTER_SALE, fields, List.of());
+    Optional<Long> empty = tills.empty(place, who.getName());
+    empty.ifPresent(id -> drafts.save(id, sale, who.getName()));
+    return "redirect:/drafts/" + empty.orElseGet(() -> drafts.begin(sale, who.getName()));
   }
 
   @PostMapping("/counter/open")

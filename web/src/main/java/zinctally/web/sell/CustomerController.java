@@ -41,6 +41,7 @@ import zinctally.web.picture.AgePicture;
 import zinctally.web.shell.AtDate;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Typed;
 
 /** A customer's card: what is known of them, what is open with them, their papers, a statement. */
 @Controller
@@ -203,9 +204,9 @@ class CustomerController {
     allow(who);
     if (id != null) card(id);
     Map<String, String> faults = new LinkedHashMap<>();
-    String name = text(typed, "name", 120, faults);
+    String name = Typed.text(typed, "name", 120, faults);
     if (name.isEmpty()) faults.put("name", "What are they called? A name is enough.");
-    String terms = text(typed, "terms", 4, faults);
+    String terms = Typed.text(typed, "terms", 4, faults);
     if (!terms.matches("\\d{1,3}"))
       faults.put("terms", "Days from an invoice's date until it is due: a number such as 30.");
     CustomerStore.Card card =
@@ -217,12 +218,12 @@ class CustomerController {
             discount(typed, faults),
             limit(typed, faults),
             number(typed, "tax"),
-            text(typed, "address", 500, faults),
-            text(typed, "places", 2000, faults),
-            text(typed, "email", 200, faults),
-            text(typed, "phone", 60, faults),
-            text(typed, "tax_number", 60, faults),
-            text(typed, "notes", 2000, faults),
+            Typed.text(typed, "address", 500, faults),
+            Typed.text(typed, "places", 2000, faults),
+            Typed.text(typed, "email", 200, faults),
+            Typed.text(typed, "phone", 60, faults),
+            Typed.text(typed, "tax_number", 60, faults),
+            Typed.text(typed, "notes", 2000, faults),
             PaperWords.languages().containsKey(typed.get("language"))
                 ? typed.get("language")
                 : "en",
@@ -240,7 +241,7 @@ class CustomerController {
   }
 
   private static BigDecimal discount(Map<String, String> typed, Map<String, String> faults) {
-    String value = text(typed, "discount", 12, faults).replace("%", "").strip();
+    String value = Typed.text(typed, "discount", 12, faults).replace("%", "").strip();
     if (value.isEmpty()) return BigDecimal.ZERO;
     Optional<BigDecimal> read = Figures.read(value);
     if (read.isPresent()
@@ -252,7 +253,7 @@ class CustomerController {
   }
 
   private Long limit(Map<String, String> typed, Map<String, String> faults) {
-    String value = text(typed, "limit", 20, faults);
+    String value = Typed.text(typed, "limit", 20, faults);
     if (value.isEmpty()) return null;
     Coin coin = books.book().coin();
     Optional<BigDecimal> read = Figures.read(value);
@@ -262,13 +263,5 @@ class CustomerController {
         && read.get().precision() - read.get().scale() <= 12) return coin.minor(read.get());
     faults.put("limit", "An amount such as 1500, or nothing for no limit.");
     return null;
-  }
-
-  private static String text(
-      Map<String, String> typed, String field, int longest, Map<String, String> faults) {
-    String value = typed.getOrDefault(field, "").strip();
-    if (value.length() > longest)
-      faults.put(field, longest + " letters fit; these are " + value.length() + ".");
-    return value;
   }
 }
