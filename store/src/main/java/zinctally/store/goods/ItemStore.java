@@ -202,7 +202,7 @@ public class ItemStore {
         .update();
     sql.sql(
             "delete from item_price where item_id = :item and list_id not in (:kept)"
-                + " and min_quantity = 0")
+                + " and min_quantity = 0 and from_date <= current_date")
         .param("item", id)
         .param(
             "kept",

@@ -111,23 +111,31 @@ class PaperRows {
             """)
         .params(paper.kind().name(), number, sequence)
         .params(head(paper, stock))
-        .params(Arrays.asList(now, login, seller(paper, login), till(paper)))
+        .params(Arrays.asList(now, login, seller(paper, login), till(paper, login)))
         .update(key, "id");
     return key.getKey().longValue();
   }
 
-  /** The open till a paper's cash goes through; null for none. */
-  private Long till(Paper paper) {
+  /**
+   * The open till a paper's cash goes through: of whoever writes it, else at its place; null for
+   * none. It stays open until the posting ends.
+   */
+  private Long till(Paper paper, String login) {
     Place at =
         paper instanceof CounterSale c
             ? c.sale().place()
             : paper instanceof Return r && r.money() != null ? r.place() : null;
     if (at == null) return null;
-    return sql.sql("select max(id) from till where place_id = ? and closed_at is null")
-        .param(at.id())
-        .query((row, n) -> row.getObject(1, Long.class))
-        .list()
-        .get(0);
+    return sql.sql(
+            """
+            select id from till where closed_at is null and (opened_by = :login or place_id = :place)
+            order by opened_by = :login desc, id desc limit 1 lock in share mode
+            """)
+        .param("login", login)
+        .param("place", at.id())
+        .query(Long.class)
+        .optional()
+        .orElse(null);
   }
 
   /** Who sold: named at the counter, of a return who sold what comes back, else who writes. */
@@ -151,6 +159,8 @@ class PaperRows {
         .params(head(paper, stock))
         .param(id)
         .update();
+    if (paper instanceof CounterSale c && !c.seller().isEmpty())
+      sql.sql("update paper set seller = ? where id = ?").params(c.seller(), id).update();
   }
 
   private static List<Object> head(Paper paper, long stock) {

@@ -304,8 +304,8 @@ public class Posting {
     rows.lines(paper, paperId, version);
     reached.accept(40);
     write(worked, job, paperId, version, reached);
-    long sent = book.account(Role.SENT_NOT_INVOICED).id();
-    Plan costed = plan.costing(line -> worked.costOf(line, sent));
+    Plan costed =
+        plan.costing(line -> worked.costOf(line, book.account(Role.SENT_NOT_INVOICED).id()));
     if (before.isPresent()) {
       dues.rewrite(costed, job.undo(), paperId, number, paper.date());
       awaiting.rewrite(costed, job.undo(), paperId, paper.date());

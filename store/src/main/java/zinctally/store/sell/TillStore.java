@@ -22,7 +22,6 @@ public class TillStore {
   /**
    * @param cash what sales and returns through it have brought in cash
    * @param sales how many there were
-   * @param closedAt null while it is open
    */
   public record Till(
       long id,
@@ -31,8 +30,7 @@ public class TillStore {
       String openedBy,
       long openingFloat,
       long cash,
-      long sales,
-      LocalDateTime closedAt) {
+      long sales) {
     /** What should lie in it. */
     public long expected() {
       return openingFloat + cash;
@@ -62,8 +60,7 @@ public class TillStore {
                     row.getString("opened_by"),
                     row.getLong("opening_float"),
                     row.getLong("cash"),
-                    row.getLong("sales"),
-                    row.getObject("closed_at", LocalDateTime.class)))
+                    row.getLong("sales")))
         .optional();
   }
 
@@ -72,8 +69,15 @@ public class TillStore {
     return some("t.closed_at is null and t.opened_by = ?", login);
   }
 
-  public Optional<Till> find(long id) {
-    return some("t.id = ?", id);
+  /**
+   * A till, held until the transaction ends.
+   *
+   * @throws IllegalStateException when it is closed
+   */
+  Till hold(long id) {
+    sql.sql("select id from till where id = ? for update").param(id).query(Long.class).single();
+    return some("t.closed_at is null and t.id = ?", id)
+        .orElseThrow(() -> new IllegalStateException("till " + id + " is closed"));
   }
 
   /**
@@ -102,26 +106,18 @@ public class TillStore {
     return key.getKey().longValue();
   }
 
-  /**
-   * Closes a till once.
-   *
-   * @return whether it was open
-   */
-  public boolean close(long id, long expected, long counted, String login) {
-    return sql.sql(
-                "update till set closed_at = ?, closed_by = ?, expected = ?, counted = ?"
-                    + " where id = ? and closed_at is null")
-            .params(LocalDateTime.now(clock), login, expected, counted, id)
-            .update()
-        > 0;
+  void closed(long id, long expected, long counted, String login) {
+    sql.sql("update till set closed_at = ?, closed_by = ?, expected = ?, counted = ? where id = ?")
+        .params(LocalDateTime.now(clock), login, expected, counted, id)
+        .update();
   }
 
-  public void difference(long id, long journal) {
+  void difference(long id, long journal) {
     sql.sql("update till set paper_id = ? where id = ?").params(journal, id).update();
   }
 
   /** The code of the account for a purpose of the counter: {@code CASH}, {@code GAP} ... */
-  public String account(String purpose) {
+  String account(String purpose) {
     return sql.sql(
             "select a.code from tender t join account a on a.id = t.account_id where t.kind = ?")
         .param(purpose)

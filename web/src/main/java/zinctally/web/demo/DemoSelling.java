@@ -8,6 +8,7 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
+import zinctally.store.sell.TillClosing;
 import zinctally.store.sell.TillStore;
 
 /** Orders of customers: one of which some has gone, one of which a line is short. */
@@ -18,9 +19,12 @@ class DemoSelling {
   private final Posting posting;
   private final JdbcClient sql;
   private final TillStore tills;
+  private final TillClosing closing;
 
-  DemoSelling(DraftStore drafts, Posting posting, TillStore tills, JdbcClient sql) {
+  DemoSelling(
+      DraftStore drafts, Posting posting, TillStore tills, TillClosing closing, JdbcClient sql) {
     this.tills = tills;
+    this.closing = closing;
     this.drafts = drafts;
     this.posting = posting;
     this.sql = sql;
@@ -97,16 +101,7 @@ class DemoSelling {
             "goods", "Breakage"));
     sale("2026-11-21", Map.of("cash", "20"), row("SMP-01", "2", "7.20"));
     TillStore.Till till = tills.of("counter").orElseThrow();
-    tills.close(till.id(), till.expected(), till.expected() - 50, "counter");
-    tills.difference(
-        till.id(),
-        paper(
-            new Draft(
-                PaperKind.JOURNAL,
-                Map.of("date", "2026-11-21"),
-                List.of(
-                    Map.of("account", "1010", "credit", "0.50", "memo", "Till at Shop"),
-                    Map.of("account", "6310", "debit", "0.50", "memo", "Till at Shop")))));
+    closing.close(till.id(), till.expected() - 50, "counter");
   }
 
   @SafeVarargs

@@ -89,7 +89,8 @@ public class DraftController {
     model.addAttribute("form", PaperForm.of(kind));
     model.addAttribute("choices", choices.lists());
     model.addAttribute("rows", rows(saved.draft()));
-    if (kind == PaperKind.COUNTER_SALE) counter.show(saved, who.getName(), model);
+    if (kind == PaperKind.COUNTER_SALE && saved.amends() == 0)
+      counter.show(saved, who.getName(), model);
     proofs.show(saved, saved.draft(), who.getName(), model);
     return "paper/edit";
   }

@@ -76,7 +76,7 @@ class GoOnController {
     int first = rows.size();
     for (OfferStore.Offer offer : open.offers(typed, book))
       if (paper.equals("all") || paper.equals(String.valueOf(offer.paper())))
-        rows.addAll(rows(kind, offer.number(), typed.field("place"), book));
+        rows.addAll(rows(typed, offer.number(), book));
     if (paper.equals("usual"))
       open.usualAccount(typed, book).ifPresent(a -> rows.add(Map.of("item", a.code())));
     drafts.save(id, new Draft(kind, typed.fields(), rows), who.getName());
@@ -105,8 +105,8 @@ class GoOnController {
     List<Map<String, String>> rows =
         kind == PaperKind.SUPPLIER_PAYMENT || kind == PaperKind.CUSTOMER_PAYMENT
             ? payment(paper, fields, book.rules().coin())
-            : rows(kind, paper.number(), fields.get("place"), book);
-    if (rows.isEmpty()) {
+            : rows(new Draft(kind, fields, List.of()), paper.number(), book);
+    if (kind == PaperKind.DELIVERY && rows.isEmpty()) {
       after.addFlashAttribute(
           "wrong", "None of it is at " + fields.get("place") + " now; To deliver says what comes.");
       return "redirect:/papers/" + id;
@@ -128,14 +128,15 @@ class GoOnController {
   }
 
   /** Of goods to send, as many as are at the place, lots that expire first before others. */
-  private List<Map<String, String>> rows(
-      PaperKind kind, String number, String place, BookCatalogue book) {
+  private List<Map<String, String>> rows(Draft into, String number, BookCatalogue book) {
+    PaperKind kind = into.kind();
+    boolean withTax = "included".equals(into.field("prices"));
     if (kind == PaperKind.SUPPLIER_CREDIT) return List.of(Map.of("paper", number));
     List<Awaited> awaited =
         book.awaited(number).stream()
             .filter(line -> Awaits.broughtBy(kind).contains(line.what()))
             .toList();
-    Picked picked = new Picked(items, book, place);
+    Picked picked = new Picked(items, book, into.field("place"));
     List<Map<String, String>> rows = new ArrayList<>();
     for (Awaited line : awaited) {
       if (!line.number().equalsIgnoreCase(number)) continue;
@@ -150,7 +151,7 @@ class GoOnController {
       row.put("item", line.item().code());
       row.put("quantity", line.item().units().say(new Quantity(open)));
       if (kind == PaperKind.BILL || kind == PaperKind.INVOICE) {
-        row.put("price", price(line, row.get("quantity"), book.rules().coin()));
+        row.put("price", price(line, row.get("quantity"), withTax, book.rules().coin()));
         if (line.rate() != null) row.put("tax", line.rate().code());
       }
       rows.add(row);
@@ -169,12 +170,13 @@ class GoOnController {
         .sum();
   }
 
-  /** What is expected for one of the unit that the quantity is said in, without tax. */
-  private static String price(Awaited line, String quantity, Coin coin) {
+  /** What is expected for one of the unit that the quantity is said in. */
+  private static String price(Awaited line, String quantity, boolean withTax, Coin coin) {
     boolean sent = line.what() == Awaits.SENT_INVOICE;
     boolean received = line.what() == Awaits.RECEIVED_BILL;
     if (sent ? line.order().paper() == 0 : !received && line.price() == null) return "";
-    long value = sent ? line.order().net() : received ? line.openValue() : line.net();
+    long net = sent ? line.order().net() : received ? line.openValue() : line.net();
+    long value = withTax && line.rate() != null ? net + line.rate().onNet(net) : net;
     long micros = sent ? line.order().quantity() : received ? line.openQuantity() : line.quantity();
     Quantity size =
         line.item()

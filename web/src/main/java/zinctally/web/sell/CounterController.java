@@ -26,8 +26,8 @@ import zinctally.store.book.BookStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.SavedDraft;
-import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;
+import zinctally.store.sell.TillClosing;
 import zinctally.store.sell.TillStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.paper.Choices;
@@ -41,7 +41,7 @@ class CounterController {
   private final TillStore tills;
   private final DraftStore drafts;
   private final PaperStore papers;
-  private final Posting posting;
+  private final TillClosing closing;
   private final Choices choices;
   private final SetupStore setup;
   private final BookStore books;
@@ -52,7 +52,7 @@ class CounterController {
       TillStore tills,
       DraftStore drafts,
       PaperStore papers,
-      Posting posting,
+      TillClosing closing,
       Choices choices,
       SetupStore setup,
       BookStore books,
@@ -61,7 +61,7 @@ class CounterController {
     this.tills = tills;
     this.drafts = drafts;
     this.papers = papers;
-    this.posting = posting;
+    this.closing = closing;
     this.choices = choices;
     this.setup = setup;
     this.books = books;
@@ -108,6 +108,7 @@ class CounterController {
     if (there.isEmpty() || !setup.places().contains(place)) {
       after.addFlashAttribute(
           "wrong", "\"" + amount + "\" is no amount of cash; write it like 150.00, or 0.");
+      after.addFlashAttribute("typed", amount);
       return "redirect:/counter";
     }
     tills.open(place, there.get(), who.getName());
@@ -127,7 +128,7 @@ class CounterController {
     SavedDraft saved =
         drafts
             .find(id)
-            .filter(d -> d.draft().kind() == PaperKind.COUNTER_SALE)
+            .filter(d -> d.draft().kind() == PaperKind.COUNTER_SALE && d.amends() == 0)
             .orElseThrow(() -> new NotThere("sale " + id));
     if (saved.posted()) return saved;
     drafts.save(id, DraftController.typed(request, PaperKind.COUNTER_SALE), who.getName());
@@ -180,37 +181,27 @@ class CounterController {
     if (there.isEmpty()) {
       after.addFlashAttribute(
           "wrong", "\"" + counted + "\" is no amount of cash; write it like 412.50.");
+      after.addFlashAttribute("typed", counted);
       return "redirect:/counter/till";
     }
-    long gap = there.get() - till.expected();
-    if (!tills.close(till.id(), till.expected(), there.get(), who.getName()))
-      return "redirect:/counter";
-    Coin coin = books.book().coin();
-    String told = "The till is closed; it holds what it should.";
-    if (gap != 0) {
-      long journal =
-          posting.post(drafts.begin(difference(till, gap, coin), who.getName()), who.getName());
-      tills.difference(till.id(), journal);
-      told =
-          "The till is closed. "
-              + coin.say(Math.abs(gap))
-              + (gap < 0 ? " is missing" : " is over")
-              + " and stands on Till differences.";
+    try {
+      long gap = closing.close(till.id(), there.get(), who.getName());
+      after.addFlashAttribute("told", told(gap));
+      return "redirect:/sell/tills";
+    } catch (Refused refused) {
+      after.addFlashAttribute("wrong", refused.faults().get(0).says());
+      after.addFlashAttribute("typed", counted);
+      return "redirect:/counter/till";
     }
-    after.addFlashAttribute("told", told);
-    return "redirect:/sell/tills";
   }
 
-  private Draft difference(TillStore.Till till, long gap, Coin coin) {
-    String amount = coin.plain(Math.abs(gap));
-    String memo = "Till at " + till.place() + ", opened " + till.openedAt().toLocalDate();
-    Map<String, String> cash =
-        Map.of(
-            "account", tills.account("CASH"), gap > 0 ? "debit" : "credit", amount, "memo", memo);
-    Map<String, String> other =
-        Map.of("account", tills.account("GAP"), gap > 0 ? "credit" : "debit", amount, "memo", memo);
-    return new Draft(
-        PaperKind.JOURNAL, Map.of("date", posting.today().toString()), List.of(cash, other));
+  private String told(long gap) {
+    return gap == 0
+        ? "The till is closed; it holds what it should."
+        : "The till is closed. "
+            + books.book().coin().say(Math.abs(gap))
+            + (gap < 0 ? " is missing" : " is over")
+            + " and stands on Till differences.";
   }
 
   /** A sale's receipt as the printer prints it. */

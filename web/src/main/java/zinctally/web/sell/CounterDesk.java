@@ -57,7 +57,7 @@ public class CounterDesk {
             .filter(t -> t.kind() == Tender.Kind.CARD)
             .mapToLong(Tender::amount)
             .sum();
-    String payment = card == 0 ? "" : charge(card);
+    String payment = card == 0 ? "" : charge(String.valueOf(draft), card);
     long id;
     try {
       id = posting.post(draft, login);
@@ -71,9 +71,9 @@ public class CounterDesk {
     return new Done(id, change);
   }
 
-  private String charge(long minor) {
+  private String charge(String sale, long minor) {
     try {
-      return cards.charge(minor);
+      return cards.charge(sale, minor);
     } catch (CardReader.Declined declined) {
       throw new Refused(List.of(new Fault("card", declined.getMessage())));
     }
