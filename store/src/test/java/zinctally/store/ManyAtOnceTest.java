@@ -4,12 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.paper.DraftStore;
+import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;
 import zinctally.store.prove.BalanceStore;
 
@@ -50,6 +55,34 @@ class ManyAtOnceTest {
                   "select max(last) - count(*) from paper_number n join paper p on p.kind = n.kind where n.kind = 'INVOICE'"))
           .isZero();
       assertThat(book.get(BalanceStore.class).now().apart()).isZero();
+    }
+  }
+
+  @Test
+  void a_draft_posted_while_two_windows_save_it_is_posted_once_and_no_save_fails()
+      throws Exception {
+    try (FreshBook book = new FreshBook()) {
+      book.item("HOT", "FIFO");
+      DraftStore drafts = book.get(DraftStore.class);
+      ExecutorService windows = Executors.newFixedThreadPool(3);
+      for (int n = 0; n < 40; n++) {
+        long id =
+            book.draft(
+                PaperKind.BILL,
+                Map.of("date", "2026-02-01", "supplier", "Orrin Joinery", "place", "Store"),
+                FreshBook.rows("HOT", "1", "2.00"));
+        Draft text = drafts.find(id).orElseThrow().draft();
+        Callable<Long> window =
+            () -> {
+              long kept = 0;
+              while (drafts.save(id, text, "tester").isPresent()) kept++;
+              return kept;
+            };
+        Callable<Long> poster = () -> book.get(Posting.class).post(id, "tester");
+        for (Future<Long> done : windows.invokeAll(List.of(window, window, poster))) done.get();
+      }
+      windows.shutdown();
+      assertThat(one(book, "select count(*) from paper where kind = 'BILL'")).isEqualTo(40);
     }
   }
 

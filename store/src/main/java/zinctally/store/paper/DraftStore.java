@@ -15,6 +15,12 @@ import zinctally.core.papers.PaperKind;
 /** Drafts: what was typed, kept as it is typed. */
 @Repository
 public class DraftStore {
+  /**
+   * An open draft by its key alone: looked up in the index of open drafts, its locks would be taken
+   * in the other order than a posting takes them.
+   */
+  private static final String STILL_OPEN = " where id = ? and coalesce(paper_id, 0) = 0";
+
   private final JdbcClient sql;
   private final Clock clock;
 
@@ -58,7 +64,7 @@ public class DraftStore {
     int changed =
         sql.sql(
                 "update draft set text = ?, revision = revision + 1, saved_at = ?, saved_by = ?"
-                    + " where id = ? and paper_id is null")
+                    + STILL_OPEN)
             .params(DraftText.write(draft), LocalDateTime.now(clock), login, id)
             .update();
     if (changed == 0) return Optional.empty();
@@ -104,7 +110,7 @@ public class DraftStore {
 
   /** Throws an open draft away; a posted one stays. */
   public void discard(long id) {
-    sql.sql("delete from draft where id = ? and paper_id is null").param(id).update();
+    sql.sql("delete from draft" + STILL_OPEN).param(id).update();
   }
 
   private static SavedDraft row(ResultSet row, int n) throws SQLException {
