@@ -7,8 +7,6 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import oasis.names.specification.ubl.schema.xsd.invoice_21.InvoiceType;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
@@ -35,10 +33,43 @@ class SellByKeyboardTest extends OwnBookTest {
     page.waitForURL("**/drafts/*");
   }
 
-  private static String pdf(String url) throws Exception {
-    try (var pdf = Loader.loadPDF(page.request().get(url + "/pdf").body())) {
-      return new PDFTextStripper().getText(pdf);
+  /** A price on the book's first list, and tax at the standard rate. */
+  private static void sellsAt(String code, String price) {
+    desk.sql()
+        .sql(
+            """
+            insert into item_price (item_id, list_id, price)
+            select i.id, (select min(id) from price_list), ? from item i where i.code = ?
+            """)
+        .params(price, code)
+        .update();
+    desk.sql()
+        .sql(
+            "update item set tax_rate_id = (select id from tax_rate where code = 'S')"
+                + " where code = ?")
+        .param(code)
+        .update();
+  }
+
+  private static void openTill() {
+    page.navigate(desk.address + "/counter");
+    page.waitForSelector("#amount");
+    page.keyboard().type("100");
+    page.keyboard().press("Control+Enter");
+    page.waitForURL("**/drafts/*");
+  }
+
+  private static void scan(String... codes) {
+    page.waitForCondition(
+        () -> (Boolean) page.evaluate("document.activeElement.matches('[data-col=item]')"));
+    for (String code : codes) {
+      page.keyboard().type(code);
+      page.keyboard().press("Enter");
     }
+  }
+
+  private static String pdf(String url) throws Exception {
+    return PdfText.at(page, url + "/pdf");
   }
 
   private static String here() {
@@ -180,31 +211,11 @@ class SellByKeyboardTest extends OwnBookTest {
     item("CTR-B", "FIFO", "NONE");
     receive("CTR-A", "2026-01-05", "5", "12.00");
     receive("CTR-B", "2026-01-05", "5", "8.00");
-    desk.sql()
-        .sql(
-            """
-            insert into item_price (item_id, list_id, price)
-            select i.id, (select min(id) from price_list), if(i.code = 'CTR-A', 30, 20)
-            from item i where i.code like 'CTR-%'
-            """)
-        .update();
-    desk.sql()
-        .sql(
-            "update item set tax_rate_id = (select id from tax_rate where code = 'S')"
-                + " where code like 'CTR-%'")
-        .update();
+    sellsAt("CTR-A", "30");
+    sellsAt("CTR-B", "20");
     desk.sql().sql("update app_user set initials = 'OW' where login = 'owner'").update();
-    page.navigate(desk.address + "/counter");
-    page.waitForSelector("#amount");
-    page.keyboard().type("100");
-    page.keyboard().press("Control+Enter");
-    page.waitForURL("**/drafts/*");
-    page.waitForCondition(
-        () -> (Boolean) page.evaluate("document.activeElement.matches('[data-col=item]')"));
-    for (String scan : List.of("CTR-A", "CTR-B", "CTR-A", "CTR-B")) {
-      page.keyboard().type(scan);
-      page.keyboard().press("Enter");
-    }
+    openTill();
+    scan("CTR-A", "CTR-B", "CTR-A", "CTR-B");
     page.waitForCondition(() -> page.textContent("#proof").contains("120.00"));
     page.fill("#customer", "Wend Valley Keepers");
     page.fill("#card", "130");
@@ -247,6 +258,61 @@ class SellByKeyboardTest extends OwnBookTest {
     page.waitForSelector("text=0.50 is missing");
   }
 
+  /**
+   * One piece sold at 20.00 and 4.00 tax comes back for a credit of 24.00 and is exchanged for one
+   * at 25.00 and 5.00 tax: 6.00 in cash are left to pay. Stock and tax end as if the second alone
+   * had been sold.
+   */
+  @Test
+  void a_piece_that_comes_back_is_exchanged_over_the_counter() {
+    for (String code : List.of("SWAP-A", "SWAP-B")) {
+      item(code, "FIFO", "NONE");
+      receive(code, "2026-01-05", "2", "7.00");
+    }
+    sellsAt("SWAP-A", "20");
+    sellsAt("SWAP-B", "25");
+    openTill();
+    scan("SWAP-A");
+    page.waitForCondition(() -> page.textContent("#proof").contains("24.00"));
+    page.fill("#cash", "24");
+    page.keyboard().press("Control+Enter");
+    page.waitForSelector(".told:has-text('CS-')");
+    page.focus(".told a");
+    page.keyboard().press("Enter");
+    page.waitForURL("**/papers/*");
+    press("Return");
+    String back = post("20.00", "24.00");
+    press("Exchange over the counter");
+    page.focus("[data-cell='rows.0.item']");
+    scan("SWAP-B");
+    page.waitForCondition(() -> page.textContent("#proof").contains("6.00"));
+    page.fill("#credit", "RC-none");
+    page.waitForCondition(() -> page.textContent("main").contains("No credit \"RC-none\" is open"));
+    page.fill("#credit", back);
+    page.fill("#cash", "10");
+    page.waitForCondition(() -> page.textContent("#proof").contains("4.00"));
+    page.keyboard().press("Control+Enter");
+    page.waitForSelector(".told:has-text('Change 4.00')");
+    String sale = page.textContent(".told a").strip();
+    assertThat(ofPaper("MONEY", sale)).isEqualTo(600);
+    assertThat(ofPaper("RECEIVABLES", sale)).isEqualTo(2400);
+    assertThat(ofPaper("RECEIVABLES", back)).isEqualTo(-2400);
+    assertThat(ofPaper("SALES_TAX", sale) + ofPaper("SALES_TAX", back)).isEqualTo(-100);
+    assertThat(worth("SWAP-A")).isEqualTo(1400);
+    assertThat(worth("SWAP-B")).isEqualTo(700);
+    assertThat(
+            desk.sql()
+                .sql("select open from open_item where number = ?")
+                .param(back)
+                .query(Long.class)
+                .single())
+        .isZero();
+    page.navigate(desk.address + "/counter/till");
+    page.fill("#counted", "130");
+    page.keyboard().press("Control+Enter");
+    page.waitForSelector("text=it holds what it should");
+  }
+
   /** Customers, prices and the look of papers, as the owner sets them up. */
   @Test
   void a_customer_pays_the_price_of_their_list_in_their_language() throws Exception {
@@ -279,9 +345,7 @@ class SellByKeyboardTest extends OwnBookTest {
     post("50.00", "40.00");
     assertThat(pdf(here())).contains("Rechnung").contains("Menge").contains("2.50");
     String statement = card + "/statement?from=2026-05-01&to=2026-05-31";
-    try (var pdf = Loader.loadPDF(page.request().get(statement).body())) {
-      assertThat(new PDFTextStripper().getText(pdf)).contains("Kontoauszug").contains("50.00");
-    }
+    assertThat(PdfText.at(page, statement)).contains("Kontoauszug").contains("50.00");
     page.navigate(desk.address + "/sell/reminders");
     page.focus("text=Draft a reminder for each who is late");
     page.keyboard().press("Enter");
@@ -289,9 +353,7 @@ class SellByKeyboardTest extends OwnBookTest {
     page.focus("a:has-text('Imkerei Tannhof')");
     page.keyboard().press("Enter");
     page.waitForURL("**/sell/reminder/*");
-    try (var pdf = Loader.loadPDF(page.request().get(here() + "/pdf").body())) {
-      assertThat(new PDFTextStripper().getText(pdf)).contains("Zahlungserinnerung", "50.00");
-    }
+    assertThat(PdfText.at(page, here() + "/pdf")).contains("Zahlungserinnerung", "50.00");
     begin("i");
     type("Imkerei Tannhof", "", "2026-05-03", "", "", "", "", "");
     type("LISTED", "20", "3.00", "");

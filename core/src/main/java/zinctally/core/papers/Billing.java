@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import zinctally.core.cost.PostingDate;
 import zinctally.core.goods.Item;
-import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Spread;
 
@@ -18,23 +17,13 @@ final class Billing {
   private final Trade bill;
   private final Catalogue book;
   private final Stocking stock;
-  private final List<JournalLine> known;
-  private final List<Plan.Wait> awaits;
-  private final List<Plan.Fill> fills;
+  private final Linking links;
 
-  Billing(
-      Trade bill,
-      Catalogue book,
-      Stocking stock,
-      List<JournalLine> known,
-      List<Plan.Wait> awaits,
-      List<Plan.Fill> fills) {
+  Billing(Trade bill, Catalogue book, Stocking stock, Linking links) {
     this.bill = bill;
     this.book = book;
     this.stock = stock;
-    this.known = known;
-    this.awaits = awaits;
-    this.fills = fills;
+    this.links = links;
   }
 
   /** A line of goods; its price is shared over what came, what comes and what will come. */
@@ -55,22 +44,8 @@ final class Billing {
 
   private void after(TradeLine line, long net) {
     Item item = line.item();
-    Awaited order = line.flow().ordered().isEmpty() ? null : line.flow().ordered().get(0).of();
-    awaits.add(
-        new Plan.Wait(
-            line.row(),
-            Awaits.BILLED_GOODS,
-            item.id(),
-            bill.who().id(),
-            line.flow().after(),
-            net,
-            order == null ? 0 : order.order().paper(),
-            order == null ? 0 : order.order().line()));
-    known.add(account(Role.BILLED_NOT_RECEIVED, item, net, ""));
-  }
-
-  private JournalLine account(Role role, Item item, long amount, String memo) {
-    return new JournalLine(book.account(role).id(), item.id(), bill.who().id(), amount, memo);
+    links.wait(line.row(), Awaits.BILLED_GOODS, item, line.flow(), line.flow().after(), net);
+    links.between(Role.BILLED_NOT_RECEIVED, item, net, "");
   }
 
   private int before(TradeLine line, Flow.Portion portion, long net, int firstPart) {
@@ -99,17 +74,15 @@ final class Billing {
           early ? book.account(Role.RECEIVED_NOT_BILLED).id() : 0,
           early ? arrival.date() : null);
     }
-    known.add(account(Role.RECEIVED_NOT_BILLED, line.item(), now, receipt.number()));
-    fills.add(new Plan.Fill(line.row(), receipt.id(), portion.quantity(), now, bill.date()));
-    if (receipt.order().bill() != 0)
-      fills.add(
-          new Plan.Fill(line.row(), receipt.order().bill(), portion.quantity(), 0, bill.date()));
+    links.between(Role.RECEIVED_NOT_BILLED, line.item(), now, receipt.number());
+    links.fill(line.row(), receipt, portion.quantity(), now);
+    links.bill(line.row(), portion);
     return part;
   }
 
   /** Goods that came after the day of their bill bear its difference from their own day on. */
   private void later(TradeLine line, Awaited receipt, LocalDate came, long share) {
     LocalDate posted = PostingDate.of(came, bill.date(), book.rules().firstOpenDay());
-    fills.add(new Plan.Fill(line.row(), receipt.id(), 0, -share, posted));
+    links.fills.add(new Plan.Fill(line.row(), receipt.id(), 0, -share, posted));
   }
 }

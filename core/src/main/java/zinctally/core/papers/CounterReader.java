@@ -28,6 +28,9 @@ final class CounterReader {
     long voucher = paid("voucher", Tender.Kind.VOUCHER);
     long owed = amount("account");
     long rest = total - card - voucher - owed;
+    CreditUsed credit = credit(trade.who(), rest);
+    if (credit != null) rest -= credit.amount();
+    long cash = rest;
     in.toPay = new Reading.Sums(trade.net(), trade.tax(), total, rest);
     if (rest < 0)
       in.fault(
@@ -45,7 +48,35 @@ final class CounterReader {
     return in.done(
         () ->
             new CounterSale(
-                trade, List.copyOf(tenders), given, Math.max(0, given - rest), later, seller));
+                trade,
+                List.copyOf(tenders),
+                credit,
+                given,
+                Math.max(0, given - cash),
+                later,
+                seller));
+  }
+
+  /** Credit by its number: as much of it as is still to be paid; null for none. */
+  private CreditUsed credit(Party who, long rest) {
+    String number = in.draft.field("credit");
+    if (number.isEmpty()) return null;
+    List<OpenItem> open = who.id() == 0 ? List.of() : in.book.openItems(who.id());
+    Optional<OpenItem> credit =
+        open.stream().filter(o -> o.number().equalsIgnoreCase(number) && o.open() < 0).findFirst();
+    if (credit.isEmpty()) {
+      in.fault(
+          "credit",
+          in.draft.party().isEmpty()
+              ? "No credit \""
+                  + number
+                  + "\" is open over the counter; credit in a name needs the name above."
+              : who.name() + " has no open credit \"" + number + "\".");
+      return null;
+    }
+    if (rest == 0) in.fault("credit", "Nothing is left that it could pay; take it off.");
+    if (rest <= 0) return null;
+    return new CreditUsed(credit.get(), Math.min(rest, -credit.get().open()));
   }
 
   private String seller() {

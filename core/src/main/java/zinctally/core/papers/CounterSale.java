@@ -11,8 +11,9 @@ import zinctally.core.ledger.Role;
 
 /**
  * A sale over the counter: an invoice whose goods go with it and which is paid at once, in one or
- * several ways, or in part on account or by instalments.
+ * several ways, with credit for goods that came back, or in part on account or by instalments.
  *
+ * @param credit what is paid with credit; null for nothing
  * @param given minor units of cash handed over
  * @param change minor units of it handed back
  * @param later what is still owed, by the day it is due
@@ -21,6 +22,7 @@ import zinctally.core.ledger.Role;
 public record CounterSale(
     Trade sale,
     List<Tender> tenders,
+    CreditUsed credit,
     long given,
     long change,
     List<Instalments.Part> later,
@@ -46,12 +48,13 @@ public record CounterSale(
 
   @Override
   public Paper with(Party made) {
-    return new CounterSale((Trade) sale.with(made), tenders, given, change, later, seller);
+    return new CounterSale((Trade) sale.with(made), tenders, credit, given, change, later, seller);
   }
 
   @Override
   public Paper withItems(UnaryOperator<Item> made) {
-    return new CounterSale((Trade) sale.withItems(made), tenders, given, change, later, seller);
+    return new CounterSale(
+        (Trade) sale.withItems(made), tenders, credit, given, change, later, seller);
   }
 
   @Override
@@ -78,6 +81,18 @@ public record CounterSale(
     Party who = sale.who();
     if (owed() != 0)
       settled.add(new JournalLine(book.account(Role.RECEIVABLES).id(), 0, who.id(), owed(), ""));
+    if (credit != null)
+      settled.add(
+          new JournalLine(
+              book.account(Role.RECEIVABLES).id(),
+              0,
+              who.id(),
+              credit.amount(),
+              "credit " + credit.credit().number()));
+    List<Plan.Settlement> settlements =
+        credit == null
+            ? List.of()
+            : List.of(new Plan.Settlement(credit.credit().id(), credit.amount()));
     List<Plan.Due> dues = new ArrayList<>();
     for (int i = 0; i < later.size(); i++)
       dues.add(
@@ -88,6 +103,6 @@ public record CounterSale(
               later.get(i).due(),
               later.get(i).amount(),
               who));
-    return sale.plan(book, settled, dues);
+    return sale.plan(book, settled, dues, settlements);
   }
 }

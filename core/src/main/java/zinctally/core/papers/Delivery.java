@@ -61,59 +61,34 @@ public record Delivery(
   @Override
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
-    List<JournalLine> known = new ArrayList<>();
-    List<Plan.Wait> awaits = new ArrayList<>();
-    List<Plan.Fill> fills = new ArrayList<>();
+    Linking links = new Linking(this, who, book);
     for (Line line : lines) {
+      int row = line.row();
       Item item = line.item();
-      List<Numbered> numbers = new ArrayList<>(line.flow().numbers());
-      long ahead = line.quantity().micros() - line.flow().now();
+      Flow flow = line.flow();
+      List<Numbered> numbers = new ArrayList<>(flow.numbers());
+      long ahead = line.quantity().micros() - flow.now();
       int part =
-          stock.out(
-              line.row(), 0, item, place, ahead, item.costAccount(), Numbered.take(numbers, ahead));
-      for (Flow.Portion invoice : line.flow().before()) revenue(book, line, invoice, known, fills);
-      for (Flow.Portion order : line.flow().ordered())
-        fills.add(new Plan.Fill(line.row(), order.of().order().goods(), order.quantity(), 0, date));
-      if (line.flow().now() == 0) continue;
+          stock.out(row, 0, item, place, ahead, item.costAccount(), Numbered.take(numbers, ahead));
+      flow.before().forEach(invoice -> revenue(links, line, invoice));
+      flow.ordered().forEach(order -> links.goods(row, order));
+      if (flow.now() == 0) continue;
       long sent = book.account(Role.SENT_NOT_INVOICED).id();
-      stock.out(line.row(), part, item, place, line.flow().now(), sent, numbers);
-      Awaited.Order order =
-          line.flow().ordered().isEmpty()
-              ? Awaited.Order.NONE
-              : line.flow().ordered().get(0).of().order();
-      awaits.add(
-          new Plan.Wait(
-              line.row(),
-              Awaits.SENT_INVOICE,
-              item.id(),
-              who.id(),
-              line.flow().now(),
-              Plan.Wait.AT_COST,
-              order.paper(),
-              order.line()));
+      stock.out(row, part, item, place, flow.now(), sent, numbers);
+      links.wait(row, Awaits.SENT_INVOICE, item, flow, flow.now(), Plan.Wait.AT_COST);
     }
-    return new Plan(stock.events, stock.moves, known, List.of(), List.of(), awaits, fills);
+    return new Plan(
+        stock.events, stock.moves, links.known, List.of(), List.of(), links.awaits, links.fills);
   }
 
   /** What was invoiced ahead is earned. */
-  private void revenue(
-      Catalogue book,
-      Line line,
-      Flow.Portion invoice,
-      List<JournalLine> known,
-      List<Plan.Fill> fills) {
+  private void revenue(Linking links, Line line, Flow.Portion invoice) {
     Item item = line.item();
     Awaited of = invoice.of();
-    fills.add(new Plan.Fill(line.row(), of.id(), invoice.quantity(), invoice.value(), date));
-    if (of.order().goods() != 0)
-      fills.add(new Plan.Fill(line.row(), of.order().goods(), invoice.quantity(), 0, date));
-    known.add(
-        new JournalLine(
-            book.account(Role.BILLED_AHEAD).id(),
-            item.id(),
-            who.id(),
-            invoice.value(),
-            of.number()));
-    known.add(new JournalLine(item.salesAccount(), item.id(), 0, -invoice.value(), of.number()));
+    links.fill(line.row(), of, invoice.quantity(), invoice.value());
+    links.goods(line.row(), invoice);
+    links.between(Role.BILLED_AHEAD, item, invoice.value(), of.number());
+    links.known.add(
+        new JournalLine(item.salesAccount(), item.id(), 0, -invoice.value(), of.number()));
   }
 }

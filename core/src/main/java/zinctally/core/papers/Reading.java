@@ -28,7 +28,7 @@ public record Reading(
   /**
    * What a counter sale comes to while it is not paid yet, minor units.
    *
-   * @param rest what is not paid by card, voucher or on account
+   * @param rest what is not paid by card, voucher, credit or on account
    */
   public record Sums(long net, long tax, long total, long rest) {}
 

@@ -2,11 +2,9 @@ package zinctally.core.papers;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import zinctally.core.goods.Item;
-import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Quantity;
 
@@ -64,47 +62,23 @@ public record Receipt(LocalDate date, Party who, String theirNumber, Place place
   @Override
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
-    List<JournalLine> known = new ArrayList<>();
-    List<Plan.Wait> awaits = new ArrayList<>();
-    List<Plan.Fill> fills = new ArrayList<>();
+    Linking links = new Linking(this, who, book);
     for (Line line : lines) {
+      int row = line.row();
+      Item item = line.item();
       Flow flow = line.flow();
-      stock.in(
-          line.row(),
-          line.item(),
-          place,
-          line.quantity().micros(),
-          line.value(),
-          0,
-          flow.numbers());
+      stock.in(row, item, place, line.quantity().micros(), line.value(), 0, flow.numbers());
       for (Flow.Portion bill : flow.before()) {
-        fills.add(new Plan.Fill(line.row(), bill.of().id(), bill.quantity(), bill.value(), date));
-        if (bill.of().order().goods() != 0)
-          fills.add(new Plan.Fill(line.row(), bill.of().order().goods(), bill.quantity(), 0, date));
-        known.add(account(book, Role.BILLED_NOT_RECEIVED, line, -bill.value(), bill.of().number()));
+        links.fill(row, bill.of(), bill.quantity(), bill.value());
+        links.goods(row, bill);
+        links.between(Role.BILLED_NOT_RECEIVED, item, -bill.value(), bill.of().number());
       }
-      for (Flow.Portion order : flow.ordered())
-        fills.add(new Plan.Fill(line.row(), order.of().order().goods(), order.quantity(), 0, date));
-      if (flow.now() > 0) {
-        Awaited.Order order =
-            flow.ordered().isEmpty() ? Awaited.Order.NONE : flow.ordered().get(0).of().order();
-        awaits.add(
-            new Plan.Wait(
-                line.row(),
-                Awaits.RECEIVED_BILL,
-                line.item().id(),
-                who.id(),
-                flow.now(),
-                line.unbilled(),
-                order.paper(),
-                order.line()));
-        known.add(account(book, Role.RECEIVED_NOT_BILLED, line, -line.unbilled(), ""));
-      }
+      flow.ordered().forEach(order -> links.goods(row, order));
+      if (flow.now() == 0) continue;
+      links.wait(row, Awaits.RECEIVED_BILL, item, flow, flow.now(), line.unbilled());
+      links.between(Role.RECEIVED_NOT_BILLED, item, -line.unbilled(), "");
     }
-    return new Plan(stock.events, stock.moves, known, List.of(), List.of(), awaits, fills);
-  }
-
-  private JournalLine account(Catalogue book, Role role, Line line, long amount, String memo) {
-    return new JournalLine(book.account(role).id(), line.item().id(), who.id(), amount, memo);
+    return new Plan(
+        stock.events, stock.moves, links.known, List.of(), List.of(), links.awaits, links.fills);
   }
 }

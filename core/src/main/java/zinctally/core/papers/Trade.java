@@ -1,7 +1,6 @@
 package zinctally.core.papers;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -86,7 +85,8 @@ public record Trade(
     return plan(
         book,
         List.of(new JournalLine(book.account(control).id(), 0, who.id(), total, "")),
-        List.of(new Plan.Due(who.id(), theirNumber, date, due, total, who)));
+        List.of(new Plan.Due(who.id(), theirNumber, date, due, total, who)),
+        List.of());
   }
 
   /**
@@ -94,37 +94,38 @@ public record Trade(
    *
    * @param settled the journal lines that bear its total
    * @param dues what it makes owed
+   * @param settlements what it settles
    */
-  Plan plan(Catalogue book, List<JournalLine> settled, List<Plan.Due> dues) {
+  Plan plan(
+      Catalogue book,
+      List<JournalLine> settled,
+      List<Plan.Due> dues,
+      List<Plan.Settlement> settlements) {
     boolean buying = kind == PaperKind.BILL;
     Stocking stock = new Stocking();
-    List<JournalLine> known = new ArrayList<>();
-    List<Plan.Wait> awaits = new ArrayList<>();
-    List<Plan.Fill> fills = new ArrayList<>();
-    Billing billing = new Billing(this, book, stock, known, awaits, fills);
-    Invoicing invoicing = new Invoicing(this, book, stock, known, awaits, fills);
+    Linking links = new Linking(this, who, book);
+    List<JournalLine> known = links.known;
+    Billing billing = new Billing(this, book, stock, links);
+    Invoicing invoicing = new Invoicing(this, stock, links);
     Map<Integer, Long> charges = charges();
     for (TradeLine line : lines) {
       if (buying && line.moves()) billing.add(line.bearing(charges.getOrDefault(line.row(), 0L)));
       else if (line.moves()) invoicing.add(line);
-      ordered(line, fills);
+      ordered(line, links);
       boolean spread = line.item() == null && bears != Bears.EXPENSE;
       if (!line.moves() && !spread) known.add(revenueOrExpense(line, buying));
     }
     Role taxRole = buying ? Role.PURCHASE_TAX : Role.SALES_TAX;
     byRate().forEach((rate, tax) -> known.add(taxLine(book, taxRole, rate, buying ? tax : -tax)));
     known.addAll(settled);
-    return new Plan(stock.events, stock.moves, known, dues, List.of(), awaits, fills);
+    return new Plan(stock.events, stock.moves, known, dues, settlements, links.awaits, links.fills);
   }
 
   /** What a line brings of orders. */
-  private void ordered(TradeLine line, List<Plan.Fill> fills) {
+  private static void ordered(TradeLine line, Linking links) {
     for (Flow.Portion portion : line.flow().ordered()) {
-      Awaited.Order order = portion.of().order();
-      if (order.bill() != 0)
-        fills.add(new Plan.Fill(line.row(), order.bill(), portion.quantity(), 0, date));
-      if (line.flow().now() > 0 && order.goods() != 0)
-        fills.add(new Plan.Fill(line.row(), order.goods(), portion.quantity(), 0, date));
+      links.bill(line.row(), portion);
+      if (line.flow().now() > 0) links.goods(line.row(), portion);
     }
   }
 

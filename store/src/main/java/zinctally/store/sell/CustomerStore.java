@@ -1,6 +1,7 @@
 package zinctally.store.sell;
 
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -50,6 +51,27 @@ public class CustomerStore {
       Arrays.stream(places.split("\\R")).map(String::strip).forEach(all::add);
       return all.stream().filter(a -> !a.isEmpty()).distinct().toList();
     }
+  }
+
+  /**
+   * @param open minor units that are left of it, above zero
+   */
+  public record Credit(String number, String customer, LocalDate date, long open) {}
+
+  /** Credit that customers have not used yet, the latest first. */
+  public List<Credit> credits(String typed, int atMost) {
+    String like = typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    return sql.sql(
+            """
+            select o.number, c.name as customer, o.date, -o.open as open from open_item o
+            join party c on c.id = o.party_id and c.kind = 'CUSTOMER'
+            where o.open < 0 and (o.number like :within or c.name like :within)
+            order by o.date desc, o.id desc limit :most
+            """)
+        .param("within", "%" + like + "%")
+        .param("most", atMost)
+        .query(Credit.class)
+        .list();
   }
 
   public Optional<Card> card(long id) {

@@ -21,6 +21,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Awaited;
 import zinctally.core.papers.Awaits;
+import zinctally.core.papers.CounterSale;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
@@ -32,6 +33,7 @@ import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.paper.SavedDraft;
+import zinctally.store.sell.TillStore;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 
@@ -44,6 +46,7 @@ class GoOnController {
   private final Catalogues catalogues;
   private final Choices choices;
   private final ItemStore items;
+  private final TillStore tills;
 
   GoOnController(
       DraftStore drafts,
@@ -51,13 +54,15 @@ class GoOnController {
       OpenBeside open,
       Catalogues catalogues,
       Choices choices,
-      ItemStore items) {
+      ItemStore items,
+      TillStore tills) {
     this.drafts = drafts;
     this.papers = papers;
     this.open = open;
     this.catalogues = catalogues;
     this.choices = choices;
     this.items = items;
+    this.tills = tills;
   }
 
   /** Takes all that an earlier paper waits for into a draft, below what is typed. */
@@ -101,6 +106,10 @@ class GoOnController {
     fields.put("goods", goods);
     if (kind.side().equals(Optional.of(Party.Kind.CUSTOMER)))
       fields.put("reference", paper.reference());
+    if (kind == PaperKind.COUNTER_SALE && !exchange(paper, fields, who.getName())) {
+      after.addFlashAttribute("wrong", "Your till is not open; open it at the counter first.");
+      return "redirect:/papers/" + id;
+    }
     BookCatalogue book = catalogues.open();
     List<Map<String, String>> rows =
         kind == PaperKind.SUPPLIER_PAYMENT || kind == PaperKind.CUSTOMER_PAYMENT
@@ -112,6 +121,19 @@ class GoOnController {
       return "redirect:/papers/" + id;
     }
     return "redirect:/drafts/" + drafts.begin(new Draft(kind, fields, rows), who.getName());
+  }
+
+  /** Pays for other goods with what came back, over an open till; false when none is. */
+  private boolean exchange(PostedPaper back, Map<String, String> fields, String login) {
+    Optional<TillStore.Till> till = tills.of(login);
+    if (till.isEmpty()) return false;
+    fields.put("place", till.get().place());
+    back.dues().stream()
+        .filter(d -> d.open() < 0)
+        .findFirst()
+        .ifPresent(d -> fields.put("credit", d.number()));
+    if (back.partyName().equals(CounterSale.NOBODY)) fields.remove("customer");
+    return true;
   }
 
   private static List<Map<String, String>> payment(

@@ -161,6 +161,8 @@ class PaperController {
       next.add(new Next(PaperKind.SUPPLIER_PAYMENT, "Pay"));
     if (paper.kind().sells() && paper.dues().stream().anyMatch(d -> d.open() > 0))
       next.add(new Next(PaperKind.CUSTOMER_PAYMENT, "Payment has come"));
+    if (paper.kind() == PaperKind.CUSTOMER_RETURN && owed)
+      next.add(new Next(PaperKind.COUNTER_SALE, "Exchange over the counter"));
     boolean due = paper.dues().stream().anyMatch(d -> d.open() > 0 && d.open() == d.amount());
     if (due && paper.kind() == PaperKind.SUPPLIER_RETURN)
       next.add(new Next(PaperKind.SUPPLIER_CREDIT, "Credit note has come"));

@@ -226,6 +226,7 @@ public record PaperForm(
                   field("cash", "Cash given"),
                   field("card", "Card"),
                   field("voucher", "Voucher"),
+                  suggest("credit", "Credit note", "credit"),
                   field("account", "On account"),
                   field("times", "of it, parts"),
                   field("each", "or each"),

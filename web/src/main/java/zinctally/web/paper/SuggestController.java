@@ -13,6 +13,7 @@ import zinctally.core.ledger.Account;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.people.PeopleStore;
+import zinctally.store.sell.CustomerStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.Say;
@@ -25,11 +26,18 @@ class SuggestController {
   private final AccountStore accounts;
   private final SetupStore setup;
   private final PeopleStore people;
+  private final CustomerStore customers;
   private final Say say;
 
   SuggestController(
-      ItemStore items, AccountStore accounts, SetupStore setup, PeopleStore people, Say say) {
+      ItemStore items,
+      AccountStore accounts,
+      SetupStore setup,
+      PeopleStore people,
+      CustomerStore customers,
+      Say say) {
     this.people = people;
+    this.customers = customers;
     this.items = items;
     this.accounts = accounts;
     this.setup = setup;
@@ -76,6 +84,15 @@ class SuggestController {
       case "received" -> papers(typed, "RECEIPT", "PURCHASE_ORDER");
       case "returned" -> papers(typed, "SUPPLIER_RETURN");
       case "invoice" -> papers(typed, "INVOICE", "COUNTER_SALE");
+      case "credit" ->
+          customers.credits(typed, MOST).stream()
+              .map(
+                  c ->
+                      new Offer(
+                          c.number(),
+                          c.number(),
+                          c.date() + ", " + c.customer() + ", " + say.money(c.open()) + " open"))
+              .toList();
       case "seller" ->
           like(
               typed,

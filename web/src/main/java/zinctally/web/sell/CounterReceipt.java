@@ -43,7 +43,7 @@ class CounterReceipt {
     text.append(pair("of it tax", say.money(sale.tax()))).append('\n');
     for (PostedPaper.Entry entry : sale.entries())
       for (PostedPaper.Booking b : entry.lines())
-        if (b.memo().matches("cash|card|voucher"))
+        if (b.memo().matches("cash|card|voucher|credit .*"))
           text.append(pair("paid in " + b.memo(), say.money(b.amount()))).append('\n');
     for (PostedPaper.Due due : sale.dues())
       text.append(pair("due " + due.due(), say.money(due.amount()))).append('\n');
