@@ -90,10 +90,11 @@
 
   // --- keys -----------------------------------------------------------------------------------------
   let afterN = 0;
+  let whenProved = (then) => then();
   document.addEventListener("keydown", (e) => {
     if ((e.ctrlKey || e.metaKey) && e.key === "Enter") {
       const post = $("[data-post]");
-      if (post) { e.preventDefault(); post.click(); }
+      if (post) { e.preventDefault(); whenProved(() => post.click()); }
       return;
     }
     if (e.ctrlKey || e.metaKey || e.altKey || $("dialog[open]")) return;
@@ -194,6 +195,23 @@
     return row;
   };
   const saveNow = () => paper.dispatchEvent(new Event("saved-now"));
+  // what is asked for before the proof has caught up with what is typed waits for it
+  let typed = 0;
+  let sent = 0;
+  let proved = 0;
+  let waiting = [];
+  for (const change of ["input", "saved-now"]) paper.addEventListener(change, () => { typed++; });
+  document.addEventListener("htmx:beforeRequest", (e) => { if (e.detail.elt === paper) sent = typed; });
+  whenProved = (then) => {
+    if (proved === typed) return then();
+    waiting.push(then);
+    if (sent !== typed) saveNow();
+  };
+  const caughtUp = () => {
+    proved = sent;
+    while (waiting.length && proved === typed) waiting.shift()();
+  };
+  for (const lost of ["htmx:responseError", "htmx:sendError"]) document.addEventListener(lost, () => { waiting = []; });
 
   paper.addEventListener("input", (e) => {
     const row = e.target.closest("tbody tr");
@@ -344,8 +362,10 @@
   if (counter) document.addEventListener("keydown", (e) => {
     if (!e.altKey || e.ctrlKey || e.metaKey) return;
     const cell = {KeyC: "#cash", KeyK: "#card"}[e.code];
-    const rest = $("#rest");
-    if (cell && rest) { e.preventDefault(); $(cell).value = rest.value; $(cell).focus(); $(cell).select(); saveNow(); }
+    if (cell) {
+      e.preventDefault();
+      whenProved(() => { $(cell).value = $("#rest") ? $("#rest").value : ""; $(cell).focus(); $(cell).select(); saveNow(); });
+    }
     else if (e.code === "KeyH") { e.preventDefault(); $("[data-hold]").click(); }
     else if (e.code === "KeyR" && $("[data-held]")) { e.preventDefault(); $("[data-held]").click(); }
   });
@@ -394,7 +414,7 @@
       const open = all("data[data-tracked]", proof).map((d) => $(`tr[data-row="${d.dataset.line}"] [data-col=numbers]`, table)).find((n) => n && !n.value);
       if (open) open.focus();
     }
-    if (filled) setTimeout(saveNow);
+    if (filled) setTimeout(saveNow); else setTimeout(caughtUp);
     all("[data-fault]", paper).forEach((f) => { f.hidden = true; });
     all("[data-cell]", paper).forEach((c) => { c.removeAttribute("aria-invalid"); c.removeAttribute("aria-describedby"); });
     all("[data-for]", proof).forEach((f) => {
