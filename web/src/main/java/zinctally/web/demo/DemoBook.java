@@ -55,6 +55,7 @@ public class DemoBook {
   private final Catalogues catalogues;
   private final DemoChanges changes;
   private final DemoBuying buying;
+  private final DemoTrade trade;
   private final DemoSelling selling;
   private final JdbcClient sql;
   private final Random dice = new Random(20250901);
@@ -71,6 +72,7 @@ public class DemoBook {
       Catalogues catalogues,
       DemoChanges changes,
       DemoBuying buying,
+      DemoTrade trade,
       DemoSelling selling,
       JdbcClient sql) {
     this.books = books;
@@ -84,6 +86,7 @@ public class DemoBook {
     this.catalogues = catalogues;
     this.changes = changes;
     this.buying = buying;
+    this.trade = trade;
     this.selling = selling;
     this.sql = sql;
   }
@@ -92,9 +95,13 @@ public class DemoBook {
   public void write() throws IOException {
     setUp();
     open();
+    people();
     int papers = 0;
     for (LocalDate day = CUT_OVER.plusDays(1); !day.isAfter(END); day = day.plusDays(1))
-      if (day.getDayOfWeek() != DayOfWeek.SUNDAY) papers += day(day);
+      if (day.getDayOfWeek() != DayOfWeek.SUNDAY) {
+        papers += day(day);
+        trade.day(day);
+      }
     begin(
         PaperKind.BILL,
         Map.of(
@@ -112,15 +119,24 @@ public class DemoBook {
             row("BBX-10", "20", "18.60"),
             row("FRD-01", "6 cs", "41.00"),
             row("HST-02", "12", "9.25")));
+    changes.write();
+    buying.write();
+    selling.write();
+    LOG.info("The demo book is written: {} papers after the opening.", papers);
+  }
+
+  private void people() {
     String hash = hashing.encode("wickmere");
     people.add("owner", "Ida Wickmere", hash, Person.Role.OWNER);
     people.add("bookkeeper", "Maren Holt", hash, Person.Role.BOOKKEEPER);
     people.add("counter", "Tobin Ash", hash, Person.Role.COUNTER);
     people.add("reader", "Sela Brandt", hash, Person.Role.READER);
-    changes.write();
-    buying.write();
-    selling.write();
-    LOG.info("The demo book is written: {} papers after the opening.", papers);
+    sql.sql(
+            """
+            update app_user set initials = case login when 'owner' then 'IW'
+              when 'bookkeeper' then 'MH' when 'counter' then 'TA' end
+            """)
+        .update();
   }
 
   private void setUp() {

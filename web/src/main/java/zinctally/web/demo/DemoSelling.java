@@ -1,80 +1,100 @@
 package zinctally.web.demo;
 
-import java.util.List;
 import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.paper.DraftStore;
-import zinctally.store.posting.Posting;
+import zinctally.store.sell.ReminderStore;
 import zinctally.store.sell.TillClosing;
 import zinctally.store.sell.TillStore;
 
-/** Orders of customers: one of which some has gone, one of which a line is short. */
+/**
+ * Selling in the demo's last weeks: an order of which some has gone, one of which a line is short,
+ * an invoice ahead of its goods, two days at the counter, and who is reminded.
+ */
 @Component
 class DemoSelling {
-  private static final String LOGIN = "bookkeeper";
-  private final DraftStore drafts;
-  private final Posting posting;
+  private final DemoPapers papers;
   private final JdbcClient sql;
   private final TillStore tills;
   private final TillClosing closing;
+  private final ReminderStore reminders;
 
   DemoSelling(
-      DraftStore drafts, Posting posting, TillStore tills, TillClosing closing, JdbcClient sql) {
+      DemoPapers papers,
+      TillStore tills,
+      TillClosing closing,
+      ReminderStore reminders,
+      JdbcClient sql) {
+    this.papers = papers;
     this.tills = tills;
     this.closing = closing;
-    this.drafts = drafts;
-    this.posting = posting;
+    this.reminders = reminders;
     this.sql = sql;
   }
 
   void write() {
     terms();
     String order =
-        post(
+        papers.post(
             PaperKind.SALES_ORDER,
             Map.of(
                 "date", "2026-11-10",
                 "customer", "Ridgeway Allotments",
                 "reference", "RA 26/4",
                 "expected", "2026-11-30"),
-            row("BBX-10", "12", "32.00"),
-            row("SBX-06", "10", "23.50"));
-    post(
+            DemoPapers.row("BBX-10", "12", "32.00"),
+            DemoPapers.row("SBX-06", "10", "23.50"));
+    papers.post(
         PaperKind.INVOICE,
         Map.of("date", "2026-11-13", "customer", "Ridgeway Allotments", "reference", "RA 26/4"),
         Map.of("of", order, "item", "SBX-06", "quantity", "10", "price", "23.50", "tax", "S"));
-    post(
+    papers.post(
         PaperKind.SALES_ORDER,
         Map.of(
             "date", "2026-11-19",
             "customer", "Thornby School",
             "expected", "2026-12-04",
             "notes", "Hive stands follow from our supplier."),
-        row("HST-02", "8", "19.50"),
-        row("SMK-03", "2", "29.50"));
+        DemoPapers.row("HST-02", "8", "19.50"),
+        DemoPapers.row("SMK-03", "2", "29.50"));
     inParts();
     ahead();
     counter();
+    reminded();
+  }
+
+  /** Who is late is asked; two of the reminders are sent, the others wait as drafts. */
+  private void reminded() {
+    reminders.draft(DemoPapers.LOGIN);
+    sql.sql("select id from reminder order by id limit 2")
+        .query(Long.class)
+        .list()
+        .forEach(reminders::sent);
   }
 
   /** Two days at the counter, one of them counted and closed. */
   private void counter() {
-    sql.sql(
-            """
-            update app_user set initials = case login when 'owner' then 'IW'
-              when 'bookkeeper' then 'MH' when 'counter' then 'TA' end
-            """)
-        .update();
+    papers.post(
+        PaperKind.BILL,
+        Map.of(
+            "date", "2026-11-18",
+            "supplier", "Tamsin Print",
+            "their_number", "TP-5530",
+            "place", "Shop"),
+        DemoPapers.row("BRU-01", "6", "3.10"),
+        DemoPapers.row("LBL-01", "6", "8.20"),
+        DemoPapers.row("GLV-09", "6", "11.90"),
+        DemoPapers.row("VEL-02", "4", "33.00"),
+        DemoPapers.row("CND-M1", "4", "6.40"),
+        DemoPapers.row("SMP-01", "4", "3.60"));
     tills.open("Shop", 15000, "counter");
     sale(
         "2026-11-20",
         Map.of("cash", "50"),
-        row("BRU-01", "2", "6.90"),
-        row("LBL-01", "1", "14.40"));
-    sale("2026-11-20", Map.of("card", "92.00"), row("GLV-09", "4", "23.00"));
+        DemoPapers.row("BRU-01", "2", "6.90"),
+        DemoPapers.row("LBL-01", "1", "14.40"));
+    sale("2026-11-20", Map.of("card", "92.00"), DemoPapers.row("GLV-09", "4", "23.00"));
     sale(
         "2026-11-20",
         Map.of(
@@ -84,9 +104,9 @@ class DemoSelling {
             "every", "month",
             "customer", "Brother Aldous",
             "cash", "50"),
-        row("VEL-02", "3", "68.00"));
-    String first = sale("2026-11-21", Map.of("cash", "50"), row("CND-M1", "3", "12.50"));
-    post(
+        DemoPapers.row("VEL-02", "3", "68.00"));
+    String first = sale("2026-11-21", Map.of("cash", "50"), DemoPapers.row("CND-M1", "3", "12.50"));
+    papers.post(
         PaperKind.CUSTOMER_RETURN,
         Map.of(
             "date", "2026-11-21",
@@ -99,7 +119,7 @@ class DemoSelling {
             "quantity", "1",
             "reason", "Faulty",
             "goods", "Breakage"));
-    sale("2026-11-21", Map.of("cash", "20"), row("SMP-01", "2", "7.20"));
+    sale("2026-11-21", Map.of("cash", "20"), DemoPapers.row("SMP-01", "2", "7.20"));
     TillStore.Till till = tills.of("counter").orElseThrow();
     closing.close(till.id(), till.expected() - 50, "counter");
   }
@@ -110,7 +130,7 @@ class DemoSelling {
     fields.put("date", date);
     fields.put("seller", "TA");
     fields.put("prices", "included");
-    return post(PaperKind.COUNTER_SALE, fields, rows);
+    return papers.post(PaperKind.COUNTER_SALE, fields, rows);
   }
 
   /** On what terms some of them buy. */
@@ -141,17 +161,17 @@ class DemoSelling {
   /** An order of which half is here: it goes, is invoiced, and the rest waits. */
   private void inParts() {
     String order =
-        post(
+        papers.post(
             PaperKind.SALES_ORDER,
             Map.of(
                 "date", "2026-10-26",
                 "customer", "Fenwick Garden",
                 "reference", "FG 88",
                 "expected", "2026-11-20"),
-            row("BBX-10", "14", "27.20"),
-            row("FRD-01", "100", "0.94"));
+            DemoPapers.row("BBX-10", "14", "27.20"),
+            DemoPapers.row("FRD-01", "100", "0.94"));
     String first =
-        post(
+        papers.post(
             PaperKind.DELIVERY,
             Map.of(
                 "date", "2026-10-28",
@@ -160,12 +180,12 @@ class DemoSelling {
                 "address", "Fenwick Garden, Gate 2, Orchard Road, Wickmere"),
             Map.of("of", order, "item", "BBX-10", "quantity", "6"),
             Map.of("of", order, "item", "FRD-01", "quantity", "100"));
-    post(
+    papers.post(
         PaperKind.INVOICE,
         Map.of("date", "2026-10-31", "customer", "Fenwick Garden", "reference", "FG 88"),
         Map.of("of", first, "item", "BBX-10", "quantity", "6", "price", "27.20", "tax", "S"),
         Map.of("of", first, "item", "FRD-01", "quantity", "100", "price", "0.94", "tax", "S"));
-    post(
+    papers.post(
         PaperKind.DELIVERY,
         Map.of("date", "2026-11-17", "customer", "Imkerei Tannhof", "reference", "IT-7"),
         Map.of("item", "SMK-03", "quantity", "2"));
@@ -174,7 +194,7 @@ class DemoSelling {
   /** An invoice that is sent, and part of its goods. */
   private void ahead() {
     String invoice =
-        post(
+        papers.post(
             PaperKind.INVOICE,
             Map.of(
                 "date", "2026-11-05",
@@ -183,28 +203,9 @@ class DemoSelling {
                 "goods", "later"),
             Map.of("item", "JAR-34", "quantity", "240", "price", "0.70", "discount", "5"),
             Map.of("item", "SMK-03", "quantity", "1", "price", "29.50"));
-    post(
+    papers.post(
         PaperKind.DELIVERY,
         Map.of("date", "2026-11-12", "customer", "Kvutzat Alonim", "reference", "K-12"),
         Map.of("of", invoice, "item", "JAR-34", "quantity", "120"));
-  }
-
-  private long paper(Draft draft) {
-    return posting.post(drafts.begin(draft, LOGIN), LOGIN);
-  }
-
-  private static Map<String, String> row(String item, String quantity, String price) {
-    return Map.of("item", item, "quantity", quantity, "price", price, "tax", "S");
-  }
-
-  @SafeVarargs
-  private String post(PaperKind kind, Map<String, String> fields, Map<String, String>... rows) {
-    Map<String, String> head = new java.util.HashMap<>(fields);
-    head.putIfAbsent("place", kind == PaperKind.COUNTER_SALE ? "Shop" : "Barn store");
-    long paper = paper(new Draft(kind, head, List.of(rows)));
-    return sql.sql("select number from paper where id = ?")
-        .param(paper)
-        .query(String.class)
-        .single();
   }
 }
