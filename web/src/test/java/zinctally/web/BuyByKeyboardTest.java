@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
@@ -28,13 +26,11 @@ class BuyByKeyboardTest extends OwnBookTest {
     type("ORD", "10", "5.00", "S");
     String order = post("60.00");
     String orderUrl = page.url().replaceAll("\\?.*", "");
-    try (var pdf = Loader.loadPDF(page.request().get(orderUrl + "/pdf").body())) {
-      assertThat(new PDFTextStripper().getText(pdf))
-          .contains("Purchase order " + order)
-          .contains("Orrin Joinery")
-          .contains("ring first")
-          .contains("50.00");
-    }
+    assertThat(PdfText.at(page, orderUrl + "/pdf"))
+        .contains("Purchase order " + order)
+        .contains("Orrin Joinery")
+        .contains("ring first")
+        .contains("50.00");
     begin("r");
     type("Orrin Joinery", "LS-1", "2026-02-05", "");
     takeAll();

@@ -9,8 +9,6 @@ import com.microsoft.playwright.options.FormData;
 import com.microsoft.playwright.options.RequestOptions;
 import java.time.LocalDate;
 import java.util.List;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -332,7 +330,6 @@ class DemoBookTest {
     assertThat(new String(xlsx, 0, 2)).isEqualTo("PK");
   }
 
-  /** Written by openhtmltopdf, read back by PDFBox's text stripper. */
   @Test
   void an_invoice_is_a_pdf_that_says_what_the_screen_says() throws Exception {
     long invoice =
@@ -342,12 +339,9 @@ class DemoBookTest {
             .single();
     page.navigate(desk.address + "/papers/" + invoice);
     String number = page.textContent("h1 span");
-    byte[] pdf = page.request().get(desk.address + "/papers/" + invoice + "/pdf").body();
-    try (var document = Loader.loadPDF(pdf)) {
-      assertThat(new PDFTextStripper().getText(document))
-          .contains(number)
-          .contains("Wickmere Bee Yard");
-    }
+    assertThat(PdfText.at(page, desk.address + "/papers/" + invoice + "/pdf"))
+        .contains(number)
+        .contains("Wickmere Bee Yard");
   }
 
   @Test

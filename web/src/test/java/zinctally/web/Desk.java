@@ -1,11 +1,14 @@
 package zinctally.web;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -20,6 +23,7 @@ final class Desk implements AutoCloseable {
   private final String schema = "zinc_web_" + UUID.randomUUID().toString().replace("-", "");
   private final Playwright playwright;
   private final Browser browser;
+  private final List<String> failed = new ArrayList<>();
   final String address;
 
   /**
@@ -71,6 +75,10 @@ final class Desk implements AutoCloseable {
         browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
     Page page = context.newPage();
     page.setDefaultTimeout(15_000);
+    page.onResponse(
+        answer -> {
+          if (answer.status() >= 500) failed.add(answer.status() + " " + answer.url());
+        });
     return page;
   }
 
@@ -91,6 +99,7 @@ final class Desk implements AutoCloseable {
 
   @Override
   public void close() {
+    assertThat(failed).as("answers that failed").isEmpty();
     browser.close();
     playwright.close();
     sql().sql("drop database " + schema).update();
