@@ -27,6 +27,7 @@ import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.ListingStore.Ask;
 import zinctally.store.listing.Listings;
 import zinctally.store.listing.Page;
+import zinctally.store.listing.PriceListings;
 import zinctally.store.listing.SalesListings;
 import zinctally.store.listing.SellListings;
 import zinctally.store.listing.TaxListings;
@@ -89,8 +90,8 @@ class ListingsTest {
         SellListings.customers(),
         SellListings.tills(),
         SellListings.reminders(),
-        SellListings.prices(java.math.BigDecimal.valueOf(100)),
-        SellListings.commission(LocalDate.of(2026, 1, 1), DATE),
+        PriceListings.prices(java.math.BigDecimal.valueOf(100)),
+        SalesListings.commission(LocalDate.of(2026, 1, 1), DATE),
         SalesListings.sales(SalesListings.By.ITEM, LocalDate.of(2026, 1, 1), DATE),
         SalesListings.sales(SalesListings.By.GROUP, LocalDate.of(2026, 1, 1), DATE),
         SalesListings.sales(SalesListings.By.CUSTOMER, LocalDate.of(2026, 1, 1), DATE),

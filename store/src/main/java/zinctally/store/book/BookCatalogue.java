@@ -47,13 +47,14 @@ public final class BookCatalogue implements Catalogue {
   private final List<Account> accounts;
   private final GroupStore.Tree groups;
   private final Map<String, Optional<Item>> items = new HashMap<>();
-  private final Map<String, Optional<Party>> parties = new HashMap<>();
   private final Map<String, Place> places = new HashMap<>();
   private final Map<String, TaxRate> rates = new HashMap<>();
   private final Map<String, Reason> reasons = new HashMap<>();
   private final Map<String, List<Awaited>> awaited = new HashMap<>();
   private final EarlierPapers earlier;
   private final LotLookup lots;
+  private final CostLookup costs;
+  private final PartyLookup parties;
 
   BookCatalogue(
       JdbcClient sql,
@@ -65,6 +66,7 @@ public final class BookCatalogue implements Catalogue {
     this.sql = sql;
     this.earlier = new EarlierPapers(sql, this::items);
     this.lots = new LotLookup(sql);
+    this.costs = new CostLookup(sql);
     this.amends = amends;
     this.shortStock = book.shortStock();
     this.rules =
@@ -74,6 +76,7 @@ public final class BookCatalogue implements Catalogue {
             book.firstOpenDay(),
             LocalDate.now(clock),
             book.taxOnSums());
+    this.parties = new PartyLookup(sql, amends, rules);
     this.accounts = accounts.all();
     this.groups = groups.tree();
     sql.sql("select id, name from place where active")
@@ -207,22 +210,13 @@ public final class BookCatalogue implements Catalogue {
 
   @Override
   public Optional<LatestCost> presentCost(long item) {
-    return sql.sql(
-            """
-            select if(on_hand > 0, worth, latest_value), if(on_hand > 0, on_hand, latest_quantity)
-            from cost_pool where item_id = ? and (on_hand > 0 or latest_quantity > 0)
-            """)
-        .param(item)
-        .query((row, n) -> new LatestCost(row.getLong(1), row.getLong(2)))
-        .optional();
+    return costs.present(
+        item, items.values().stream().flatMap(Optional::stream).map(Item::id).toList());
   }
 
   @Override
   public Optional<Long> creditLimit(long party) {
-    return sql.sql("select credit_limit from party where id = ? and credit_limit is not null")
-        .param(party)
-        .query(Long.class)
-        .optional();
+    return parties.creditLimit(party);
   }
 
   /** An item that is not made yet, with what its group, or the top group, gives it. */
@@ -272,20 +266,7 @@ public final class BookCatalogue implements Catalogue {
 
   @Override
   public Optional<Party> party(Party.Kind kind, String name) {
-    return parties.computeIfAbsent(
-        kind + key(name),
-        k ->
-            sql.sql("select id, name, terms_days, active from party where kind = ? and name = ?")
-                .params(kind.name(), name.strip())
-                .query(
-                    (row, n) ->
-                        new Party(
-                            row.getLong(1),
-                            kind,
-                            row.getString(2),
-                            row.getInt(3),
-                            row.getBoolean(4)))
-                .optional());
+    return parties.named(kind, name);
   }
 
   @Override
@@ -305,52 +286,12 @@ public final class BookCatalogue implements Catalogue {
 
   @Override
   public List<OpenItem> openItems(long party) {
-    return sql.sql(
-            """
-            select o.*, o.open - coalesce((select sum(s.amount) from settlement s
-              where s.open_item_id = o.id and s.paper_id = :amends), 0) as still_open
-            from open_item o
-            where o.party_id = :party and o.paper_id <> :amends
-              and (o.open <> 0 or o.id in (select open_item_id from settlement
-                                           where paper_id = :amends))
-            having still_open <> 0 order by o.date, o.id limit 500
-            """)
-        .param("party", party)
-        .param("amends", amends)
-        .query(
-            (row, n) ->
-                new OpenItem(
-                    row.getLong("id"),
-                    party,
-                    row.getString("number"),
-                    row.getObject("date", LocalDate.class),
-                    row.getObject("due", LocalDate.class),
-                    row.getLong("amount"),
-                    row.getLong("still_open")))
-        .list();
+    return parties.openItems(party);
   }
 
   @Override
   public Standing standing(long item, LocalDate date) {
-    long writtenDown =
-        sql.sql("select written_down from cost_pool where item_id = ?")
-            .param(item)
-            .query(Long.class)
-            .optional()
-            .orElse(0L);
-    return sql.sql(
-            """
-            select coalesce(sum(quantity), 0), coalesce(sum(value), 0) from (
-              select quantity, value from item_month where item_id = :item and month < :month
-              union all
-              select quantity, value from cost_entry
-              where item_id = :item and posting_date between :month and :date) t
-            """)
-        .param("item", item)
-        .param("month", date.withDayOfMonth(1))
-        .param("date", date)
-        .query((row, n) -> new Standing(row.getLong(1), row.getLong(2), writtenDown))
-        .single();
+    return costs.standing(item, date);
   }
 
   @Override
@@ -374,20 +315,7 @@ public final class BookCatalogue implements Catalogue {
 
   @Override
   public Optional<String> sameNumber(PaperKind kind, long party, String theirNumber) {
-    return sql.sql(
-            """
-            select number, date, total from paper where reference = ? and kind = ? and party_id = ?
-              and state = 'POSTED' and id <> ? order by date desc, id desc limit 1
-            """)
-        .params(theirNumber, kind.name(), party, amends)
-        .query(
-            (row, n) ->
-                row.getString(1)
-                    + " of "
-                    + row.getString(2)
-                    + ", "
-                    + rules.coin().say(row.getLong(3)))
-        .optional();
+    return parties.sameNumber(kind, party, theirNumber);
   }
 
   @Override
@@ -487,11 +415,6 @@ public final class BookCatalogue implements Catalogue {
 
   @Override
   public Optional<LatestCost> latestCost(long item) {
-    return sql.sql(
-            "select latest_value, latest_quantity from cost_pool"
-                + " where item_id = ? and latest_quantity > 0")
-        .param(item)
-        .query((row, n) -> new LatestCost(row.getLong(1), row.getLong(2)))
-        .optional();
+    return costs.latest(item);
   }
 }

@@ -1,5 +1,7 @@
 package zinctally.store.buy;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
@@ -124,6 +126,15 @@ public class OrderStore {
   public record Follower(
       long id, PaperKind kind, String number, LocalDate date, String reference) {}
 
+  private static Follower follower(ResultSet row, int n) throws SQLException {
+    return new Follower(
+        row.getLong(1),
+        PaperKind.valueOf(row.getString(2)),
+        row.getString(3),
+        row.getObject(4, LocalDate.class),
+        row.getString(5));
+  }
+
   /** Orders of customers, and invoices sent ahead, that wait for what a paper has brought. */
   public List<Follower> waitingFor(long paper) {
     return sql.sql(
@@ -136,14 +147,7 @@ public class OrderStore {
             where e.paper_id = ? and e.kind = 'IN' and not e.gone order by p.date, p.id limit 20
             """)
         .param(paper)
-        .query(
-            (row, n) ->
-                new Follower(
-                    row.getLong(1),
-                    PaperKind.valueOf(row.getString(2)),
-                    row.getString(3),
-                    row.getObject(4, LocalDate.class),
-                    row.getString(5)))
+        .query(OrderStore::follower)
         .list();
   }
 
@@ -156,14 +160,7 @@ public class OrderStore {
             where a.paper_id = ? order by p.date, p.id limit 200
             """)
         .param(paper)
-        .query(
-            (row, n) ->
-                new Follower(
-                    row.getLong(1),
-                    PaperKind.valueOf(row.getString(2)),
-                    row.getString(3),
-                    row.getObject(4, LocalDate.class),
-                    row.getString(5)))
+        .query(OrderStore::follower)
         .list();
   }
 

@@ -23,8 +23,8 @@ public final class SalesListings {
 
   /** What sales are summed by. */
   public enum By {
-    ITEM("item", "i.id", "i.name", "/goods/item/{key}"),
-    GROUP("group", "g.id", "g.name", "/sell/sales/item?filter={name}"),
+    ITEM("item", "i.id", "coalesce(i.name, 'no item')", "/goods/item/{key}"),
+    GROUP("group", "g.id", "coalesce(g.name, 'no item')", "/sell/sales/item?filter={name}"),
     CUSTOMER("customer", "w.id", "coalesce(w.name, 'nobody')", "/sell/customer/{key}"),
     STAFF("staff", "p.seller", "coalesce(u.name, p.seller)", "/sell/sales/paper?filter={name}"),
     PLACE("place", "l.id", "coalesce(l.name, 'no place')", "/sell/sales/paper?filter={name}"),
@@ -105,19 +105,44 @@ public final class SalesListings {
             + by.key
             + " as k, "
             + by.name
-            + " as name, max(i.code) as code, max("
-            + (paper ? "coalesce(w.name, '')" : "g.name")
+            + " as name, max(coalesce(i.code, '')) as code, max("
+            + (paper ? "coalesce(w.name, '')" : "coalesce(g.name, '')")
             + ") as extra, max(coalesce(u.name, p.seller)) as seller, max(coalesce(l.name, '')) as"
             + " place, max(if(p.kind = 'CUSTOMER_RETURN', 'return', '')) as kind, min(t.day) as"
             + " day, sum(t.quantity) as quantity, sum(t.net) as net, sum(t.cost) as cost from "
             + LINES
-            + (by == By.ITEM || by == By.GROUP ? " where i.id is not null" : "")
             + " group by 1, 2 having net <> 0 or cost <> 0) s where true",
         Map.of("from", from, "to", to),
         columns,
-        "s.k",
+        "coalesce(s.k, 0)",
         by == By.MONTH ? "name" : "-net",
         "Nothing was sold in these days.");
+  }
+
+  /** What each of the staff sold, returns taken off: the basis of a commission. */
+  public static Listing commission(LocalDate from, LocalDate to) {
+    return new Listing(
+        "Sold by whom",
+        """
+        (select p.seller, coalesce(max(u.name), p.seller) as name,
+           sum(p.kind <> 'CUSTOMER_RETURN') as sales, sum(p.kind = 'CUSTOMER_RETURN') as returns,
+           sum(if(p.kind = 'CUSTOMER_RETURN', 0, p.net)) as sold,
+           sum(if(p.kind = 'CUSTOMER_RETURN', -p.net, 0)) as back
+         from paper p left join app_user u on u.login = p.seller
+         where p.kind in ('INVOICE', 'COUNTER_SALE', 'CUSTOMER_RETURN') and p.state = 'POSTED'
+           and p.date between :from and :to
+         group by p.seller) t where true""",
+        Map.of("from", from, "to", to),
+        List.of(
+            new Column("name", "Who", "t.name", TEXT, "/sell/sales/paper?filter={name}"),
+            new Column("sales", "Sales", "t.sales", NUMBER),
+            new Column("sold", "Sold without tax", "t.sold", MONEY),
+            new Column("returns", "Returns", "t.returns", NUMBER),
+            new Column("back", "Taken back", "t.back", MONEY),
+            new Column("basis", "Basis", "t.sold + t.back", MONEY)),
+        "t.seller",
+        "name",
+        "Nobody has sold anything in these days.");
   }
 
   private static String heading(By by) {

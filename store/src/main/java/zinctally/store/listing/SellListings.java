@@ -200,72 +200,6 @@ public final class SellListings {
         "No till has been opened yet. Counter, under Sell, opens the first.");
   }
 
-  /**
-   * Every price of every list, past and to come, against the present cost.
-   *
-   * @param minor how many minor units make one of the book's currency
-   */
-  public static Listing prices(java.math.BigDecimal minor) {
-    String cost =
-        "if(h.on_hand > 0, h.worth / h.on_hand, h.latest_value / nullif(h.latest_quantity, 0))"
-            + " * 1000000 / :minor";
-    return new Listing(
-        "Prices",
-        "item_price p join item i on i.id = p.item_id and i.active"
-            + " join price_list l on l.id = p.list_id"
-            + " left join cost_pool h on h.item_id = i.id where true",
-        Map.of("minor", minor),
-        List.of(
-            new Column("item_id", "", "i.id", HIDDEN),
-            new Column("list", "Price list", "l.name", TEXT),
-            new Column("code", "Code", "i.code", TEXT, ITEM),
-            new Column("item", "Item", "i.name", TEXT, ITEM),
-            new Column("from", "From", "if(p.from_date < '1900-01-01', null, p.from_date)", DATE),
-            new Column("least", "At least", "nullif(p.min_quantity, 0)", QUANTITY),
-            new Column("price", "Price", "cast(p.price as decimal(18,2))", NUMBER),
-            new Column("cost", "Cost now", "cast(" + cost + " as decimal(18,2))", NUMBER),
-            new Column(
-                "margin",
-                "Margin %",
-                "cast(100 * (p.price - " + cost + ") / nullif(p.price, 0) as decimal(9,1))",
-                NUMBER),
-            new Column(
-                "markup",
-                "Markup %",
-                "cast(100 * (p.price - " + cost + ") / nullif(" + cost + ", 0) as decimal(9,1))",
-                NUMBER),
-            new Column("state", "State", "if(p.price < " + cost + ", 'under cost', '')", TEXT)),
-        "concat(i.code, '.', p.list_id, '.', p.from_date, '.', lpad(p.min_quantity, 18, '0'))",
-        "list",
-        "No price yet. An item's form sets the first.");
-  }
-
-  /** What each of the staff sold, returns taken off: the basis of a commission. */
-  public static Listing commission(java.time.LocalDate from, java.time.LocalDate to) {
-    return new Listing(
-        "Sold by whom",
-        """
-        (select p.seller, coalesce(max(u.name), p.seller) as name,
-           sum(p.kind <> 'CUSTOMER_RETURN') as sales, sum(p.kind = 'CUSTOMER_RETURN') as returns,
-           sum(if(p.kind = 'CUSTOMER_RETURN', 0, p.net)) as sold,
-           sum(if(p.kind = 'CUSTOMER_RETURN', -p.net, 0)) as back
-         from paper p left join app_user u on u.login = p.seller
-         where p.kind in ('INVOICE', 'COUNTER_SALE', 'CUSTOMER_RETURN') and p.state = 'POSTED'
-           and p.date between :from and :to
-         group by p.seller) t where true""",
-        Map.of("from", from, "to", to),
-        List.of(
-            new Column("name", "Who", "t.name", TEXT, "/sell/sales/paper?filter={name}"),
-            new Column("sales", "Sales", "t.sales", NUMBER),
-            new Column("sold", "Sold without tax", "t.sold", MONEY),
-            new Column("returns", "Returns", "t.returns", NUMBER),
-            new Column("back", "Taken back", "t.back", MONEY),
-            new Column("basis", "Basis", "t.sold + t.back", MONEY)),
-        "t.seller",
-        "name",
-        "Nobody has sold anything in these days.");
-  }
-
   /** Reminders, those not sent yet first. */
   public static Listing reminders() {
     return new Listing(
@@ -282,6 +216,11 @@ public final class SellListings {
             new Column("state", "State", "if(r.sent_at is null, 'draft', 'sent')", TEXT),
             new Column("name", "Customer", "w.name", TEXT, "/sell/reminder/{id}"),
             new Column("late", "Past its date now", "o.late", MONEY, "/sell/customer/{party_id}"),
+            new Column(
+                "asked",
+                "Asked for",
+                "(select sum(d.open) from reminder_due d where d.reminder_id = r.id)",
+                MONEY),
             new Column("made", "Drafted", "date(r.made_at)", DATE),
             new Column("sent", "Sent", "date(r.sent_at)", DATE),
             new Column("by", "By", "r.made_by", TEXT)),

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Reminders of what is past its due date: drafted for all, looked at, sent one by one. */
 @Repository
@@ -23,6 +24,7 @@ public class ReminderStore {
    * @param words what is written above the list of what is due
    * @param sentAt null while it is a draft
    * @param before how many were sent to them before it
+   * @param dues what is late now; once it is sent, what was late then
    */
   public record Reminder(
       long id, long customer, String words, LocalDateTime sentAt, int before, List<Due> dues) {
@@ -71,18 +73,31 @@ public class ReminderStore {
                     row.getString("words"),
                     row.getObject("sent_at", LocalDateTime.class),
                     row.getInt("sent"),
-                    dues(row.getLong("party_id"))))
+                    row.getObject("sent_at") == null
+                        ? late(row.getLong("party_id"))
+                        : askedFor(id)))
         .optional();
   }
 
-  private List<Due> dues(long customer) {
-    return sql.sql(
-            """
-            select number, date, due, open from open_item
-            where party_id = ? and open > 0 and due < ? order by due, id limit 300
-            """)
-        .params(customer, LocalDate.now(clock))
-        .query(
+  private List<Due> late(long customer) {
+    return dues(
+        sql.sql(
+                """
+                select number, date, due, open from open_item
+                where party_id = ? and open > 0 and due < ? order by due, id limit 300
+                """)
+            .params(customer, LocalDate.now(clock)));
+  }
+
+  private List<Due> askedFor(long id) {
+    return dues(
+        sql.sql(
+                "select number, date, due, open from reminder_due where reminder_id = ? order by line")
+            .param(id));
+  }
+
+  private static List<Due> dues(JdbcClient.StatementSpec of) {
+    return of.query(
             (row, n) ->
                 new Due(
                     row.getString(1),
@@ -100,9 +115,22 @@ public class ReminderStore {
         > 0;
   }
 
+  /** Marks a draft as sent and keeps what it asked for; one that is sent stays as it is. */
+  @Transactional
   public void sent(long id) {
-    sql.sql("update reminder set sent_at = ? where id = ? and sent_at is null")
-        .params(LocalDateTime.now(clock), id)
+    int marked =
+        sql.sql("update reminder set sent_at = ? where id = ? and sent_at is null")
+            .params(LocalDateTime.now(clock), id)
+            .update();
+    if (marked == 0) return;
+    sql.sql(
+            """
+            insert into reminder_due (reminder_id, line, number, date, due, open)
+            select r.id, row_number() over (order by o.due, o.id), o.number, o.date, o.due, o.open
+            from reminder r join open_item o on o.party_id = r.party_id
+            where r.id = ? and o.open > 0 and o.due < ? order by o.due, o.id limit 300
+            """)
+        .params(id, LocalDate.now(clock))
         .update();
   }
 

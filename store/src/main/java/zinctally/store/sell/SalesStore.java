@@ -5,7 +5,7 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Sales and their cost by month, and what tax accounts moved by. Amounts are minor units. */
+/** Sales and their cost by month. Amounts are minor units. */
 @Repository
 public class SalesStore {
   private final JdbcClient sql;
@@ -37,17 +37,5 @@ public class SalesStore {
             (row, n) ->
                 new Month(row.getObject(1, LocalDate.class), row.getLong(2), row.getLong(3)))
         .list();
-  }
-
-  /** By how much the accounts in a role moved between two days; debit above zero. */
-  public long moved(String role, LocalDate from, LocalDate to) {
-    return sql.sql(
-            """
-            select coalesce(sum(l.amount), 0) from account a
-            join journal_line l on l.account_id = a.id and l.date between ? and ? where a.role = ?
-            """)
-        .params(from, to, role)
-        .query(Long.class)
-        .single();
   }
 }

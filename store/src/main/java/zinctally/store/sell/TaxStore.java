@@ -1,12 +1,15 @@
 package zinctally.store.sell;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import zinctally.store.listing.Listing;
+import zinctally.store.listing.TaxListings;
 
-/** Which rate of tax a sale usually bears. */
+/** Which rate of tax a sale usually bears, and how the report ties out. */
 @Repository
 public class TaxStore {
   private final JdbcClient sql;
@@ -61,5 +64,45 @@ public class TaxStore {
             "update place set tax_rate_id = (select id from tax_rate where code = ?) where name = ?")
         .params(code, place)
         .update();
+  }
+
+  /**
+   * Tax of some days, minor units.
+   *
+   * @param sales what the sales tax accounts grew by
+   * @param purchases what the purchase tax accounts grew by
+   * @param lines what the report's lines come to, sales less purchases
+   */
+  public record TieOut(long sales, long purchases, long lines) {
+    public long toPay() {
+      return sales - purchases;
+    }
+
+    public long apart() {
+      return toPay() - lines;
+    }
+  }
+
+  /** The tax accounts against the lines of the report. */
+  public TieOut tieOut(LocalDate from, LocalDate to) {
+    Listing byRate = TaxListings.byRate(from, to);
+    long lines =
+        sql.sql(
+                "select coalesce(sum(if(t.side = 'sales', t.tax, -t.tax)), 0) from "
+                    + byRate.from())
+            .params(byRate.params())
+            .query(Long.class)
+            .single();
+    return sql.sql(
+            """
+            select coalesce(sum(if(a.role = 'SALES_TAX', -l.amount, 0)), 0),
+              coalesce(sum(if(a.role = 'PURCHASE_TAX', l.amount, 0)), 0)
+            from account a
+            join journal_line l on l.account_id = a.id and l.date between ? and ?
+            where a.role in ('SALES_TAX', 'PURCHASE_TAX')
+            """)
+        .params(from, to)
+        .query((row, n) -> new TieOut(row.getLong(1), row.getLong(2), lines))
+        .single();
   }
 }

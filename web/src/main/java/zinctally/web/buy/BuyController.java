@@ -3,8 +3,6 @@ package zinctally.web.buy;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
-import java.time.Clock;
-import java.time.LocalDate;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -18,15 +16,12 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.OrderStore;
-import zinctally.store.listing.AgeListings;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listings;
-import zinctally.store.prove.AgeStore;
+import zinctally.web.listing.AgePage;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.paper.Choices;
-import zinctally.web.picture.AgePicture;
-import zinctally.web.shell.AtDate;
 import zinctally.web.shell.May;
 
 /** The lists of buying: from what is short to what is owed. */
@@ -49,24 +44,17 @@ class BuyController {
           new AreaPage.Tab("Repeating", "/buy/repeating"));
   private final AreaPage page;
   private final OrderStore orders;
-  private final AgeStore ages;
+  private final AgePage agePage;
   private final BookStore books;
   private final Choices choices;
-  private final Clock clock;
 
   BuyController(
-      AreaPage page,
-      OrderStore orders,
-      AgeStore ages,
-      BookStore books,
-      Choices choices,
-      Clock clock) {
+      AreaPage page, OrderStore orders, AgePage agePage, BookStore books, Choices choices) {
     this.page = page;
     this.orders = orders;
-    this.ages = ages;
+    this.agePage = agePage;
     this.books = books;
     this.choices = choices;
-    this.clock = clock;
   }
 
   @GetMapping("/buy")
@@ -181,16 +169,8 @@ class BuyController {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    LocalDate at = AtDate.read(date, clock, model);
-    model.addAttribute("date", at);
-    model.addAttribute("ages", AgePicture.of(ages.owed(Party.Kind.SUPPLIER, at).parts(), 700, 110));
-    return page.show(
-        TABS.above("buy/age"),
-        AgeListings.ageing(Party.Kind.SUPPLIER, at),
-        model,
-        request,
-        response,
-        PaperKind.SUPPLIER_PAYMENT);
+    return agePage.show(
+        TABS, Party.Kind.SUPPLIER, PaperKind.SUPPLIER_PAYMENT, date, model, request, response);
   }
 
   @GetMapping("/buy/suppliers")

@@ -169,9 +169,11 @@ public class ListingPage {
   private static String link(String pattern, Map<String, Object> row) {
     Matcher keys = KEY.matcher(pattern);
     StringBuilder link = new StringBuilder();
-    while (keys.find())
+    while (keys.find()) {
+      if (row.get(keys.group(1)) == null) return null;
       keys.appendReplacement(
           link, Matcher.quoteReplacement(encode(String.valueOf(row.get(keys.group(1))))));
+    }
     return keys.appendTail(link).toString();
   }
 

@@ -113,6 +113,7 @@ public class PaperPdf {
                     new Fact(w.get(buying ? "expected" : "wanted"), List.of(day.toString()))));
     if (!paper.reference().isEmpty())
       facts.add(new Fact(w.get("reference"), List.of(paper.reference())));
+    if (!text.field("off").isEmpty()) facts.add(new Fact(w.get("off"), List.of(text.field("off"))));
     context.setVariable("facts", inReadingOrder(w, facts));
     List<Column> columns = new ArrayList<>();
     if (look.shows("code"))
@@ -133,6 +134,8 @@ public class PaperPdf {
       throws IOException {
     Context context = context(looks.look(), card.language(), card.name());
     Map<String, String> w = PaperWords.in(card.language());
+    context.setVariable("heading", w.get("STATEMENT"));
+    context.setVariable("words", "");
     context.setVariable(
         "facts",
         inReadingOrder(
@@ -162,7 +165,7 @@ public class PaperPdf {
               say.money(line.after())));
     rows.add(row(statement.to(), w.get("after"), "", say.money(statement.after())));
     context.setVariable("rows", rows);
-    return pages.of("paper/statement", context);
+    return pages.of("paper/account", context);
   }
 
   /** What a customer owes past its date. */
@@ -170,6 +173,7 @@ public class PaperPdf {
       throws IOException {
     Context context = context(looks.look(), card.language(), card.name());
     Map<String, String> w = PaperWords.in(card.language());
+    context.setVariable("heading", w.get("REMINDER"));
     context.setVariable("words", reminder.words());
     context.setVariable(
         "facts",
@@ -194,7 +198,7 @@ public class PaperPdf {
     rows.add(
         Map.of("paper", w.get("total"), "date", "", "due", "", "open", say.money(reminder.sum())));
     context.setVariable("rows", rows);
-    return pages.of("paper/reminder", context);
+    return pages.of("paper/account", context);
   }
 
   /** Where a numbered piece came from and whom it went to; no cost stands on it. */

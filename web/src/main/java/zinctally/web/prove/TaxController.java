@@ -9,10 +9,8 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import zinctally.store.listing.Listing;
-import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.TaxListings;
-import zinctally.store.sell.SalesStore;
+import zinctally.store.sell.TaxStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.shell.Days;
 
@@ -20,14 +18,12 @@ import zinctally.web.shell.Days;
 @Controller
 class TaxController {
   private final AreaPage page;
-  private final SalesStore sales;
-  private final ListingStore lists;
+  private final TaxStore taxes;
   private final Clock clock;
 
-  TaxController(AreaPage page, SalesStore sales, ListingStore lists, Clock clock) {
+  TaxController(AreaPage page, TaxStore taxes, Clock clock) {
     this.page = page;
-    this.sales = sales;
-    this.lists = lists;
+    this.taxes = taxes;
     this.clock = clock;
   }
 
@@ -47,26 +43,19 @@ class TaxController {
       HttpServletRequest request,
       HttpServletResponse response) {
     Days days = days(from, to, model);
-    Listing byRate = TaxListings.byRate(days.from(), days.to());
-    long[] lines = {0};
-    lists.all(
-        byRate,
-        ListingStore.Ask.ALL,
-        row ->
-            lines[0] +=
-                (row.get("side").equals("sales") ? 1 : -1) * ((Number) row.get("tax")).longValue());
-    long salesTax = -sales.moved("SALES_TAX", days.from(), days.to());
-    long purchaseTax = sales.moved("PURCHASE_TAX", days.from(), days.to());
-    model.addAttribute("salesTax", salesTax);
-    model.addAttribute("purchaseTax", purchaseTax);
-    model.addAttribute("apart", salesTax - purchaseTax - lines[0]);
+    model.addAttribute("tie", taxes.tieOut(days.from(), days.to()));
     model.addAttribute(
         "more",
         List.of(
             new AreaPage.Tab(
                 "the papers behind it",
                 "/prove/tax/papers?from=" + days.from() + "&to=" + days.to())));
-    return page.show(ProveController.TABS.above("prove/tax"), byRate, model, request, response);
+    return page.show(
+        ProveController.TABS.above("prove/tax"),
+        TaxListings.byRate(days.from(), days.to()),
+        model,
+        request,
+        response);
   }
 
   @GetMapping("/prove/tax/papers")

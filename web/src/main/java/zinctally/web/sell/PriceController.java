@@ -7,7 +7,7 @@ import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,14 +21,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.goods.Item;
-import zinctally.core.number.Coin;
 import zinctally.core.number.Figures;
 import zinctally.core.price.PriceChange;
 import zinctally.core.units.Units;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.goods.GroupStore;
-import zinctally.store.listing.SellListings;
+import zinctally.store.listing.PriceListings;
+import zinctally.store.sell.PriceChanges;
 import zinctally.store.sell.PriceStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.shell.May;
@@ -36,7 +36,9 @@ import zinctally.web.shell.May;
 /** Prices by list, quantity and date; one is set, or many are changed after a look at them. */
 @Controller
 class PriceController {
+  private static final BigDecimal MOST_PERCENT = BigDecimal.valueOf(1000);
   private final PriceStore prices;
+  private final PriceChanges changes;
   private final GroupStore groups;
   private final Catalogues catalogues;
   private final BookStore books;
@@ -45,12 +47,14 @@ class PriceController {
 
   PriceController(
       PriceStore prices,
+      PriceChanges changes,
       GroupStore groups,
       Catalogues catalogues,
       BookStore books,
       AreaPage page,
       Clock clock) {
     this.prices = prices;
+    this.changes = changes;
     this.groups = groups;
     this.catalogues = catalogues;
     this.books = books;
@@ -68,7 +72,7 @@ class PriceController {
     model.addAttribute("more", List.of(new AreaPage.Tab("change many", "/sell/prices/many")));
     return page.show(
         SellController.TABS.above("sell/prices"),
-        SellListings.prices(BigDecimal.TEN.pow(books.book().coin().digits())),
+        PriceListings.prices(BigDecimal.TEN.pow(books.book().coin().digits())),
         model,
         request,
         response);
@@ -86,9 +90,17 @@ class PriceController {
       RedirectAttributes after) {
     allow(who);
     String wrong = set(item, list, from, least, price, who.getName());
-    if (wrong == null) after.addFlashAttribute("told", "Kept.");
-    else after.addFlashAttribute("wrong", wrong);
-    return "redirect:/sell/prices?filter=" + (wrong == null ? item.strip() : "");
+    if (wrong == null) {
+      after.addFlashAttribute("told", "Kept.");
+      after.addAttribute("filter", item.strip());
+      return "redirect:/sell/prices";
+    }
+    after.addFlashAttribute("wrong", wrong);
+    after.addFlashAttribute(
+        "typed",
+        new HashMap<>(
+            Map.of("item", item, "list", "" + list, "from", from, "least", least, "price", price)));
+    return "redirect:/sell/prices";
   }
 
   private String set(
@@ -130,30 +142,15 @@ class PriceController {
     return "redirect:/sell/prices";
   }
 
-  /**
-   * One price before and after.
-   *
-   * @param margin in percent at the present cost; null when that is not known
-   */
-  record Changed(
-      long item,
-      String code,
-      String name,
-      String unit,
-      BigDecimal before,
-      BigDecimal after,
-      BigDecimal margin,
-      boolean underCost) {}
-
   @GetMapping("/sell/prices/many")
   String many(@RequestParam Map<String, String> asked, Model model, Principal who) {
     allow(who);
-    form(asked, model);
-    if (asked.containsKey("percent")) changed(asked, model);
-    return "sell/prices-many";
+    if (asked.containsKey("percent"))
+      wanted(asked, model).ifPresent(w -> model.addAttribute("preview", changes.preview(w)));
+    return form(asked, model);
   }
 
-  private void form(Map<String, String> asked, Model model) {
+  private String form(Map<String, String> asked, Model model) {
     Map<String, String> fields = new LinkedHashMap<>();
     fields.put("from", LocalDate.now(clock).toString());
     fields.put("step", "0.05");
@@ -164,74 +161,44 @@ class PriceController {
     model.addAttribute("fields", fields);
     model.addAttribute("lists", prices.lists());
     model.addAttribute("groups", groups.tree().inOrder());
+    return "sell/prices-many";
   }
 
-  /** The new prices; none, with a sentence on the page, when what is asked cannot be done. */
-  private List<Changed> changed(Map<String, String> asked, Model model) {
+  /** What is asked for; empty, with a sentence on the page, when it cannot be done. */
+  private Optional<PriceChanges.Wanted> wanted(Map<String, String> asked, Model model) {
     Optional<BigDecimal> percent = Figures.read(asked.getOrDefault("percent", "").replace("%", ""));
     Optional<BigDecimal> step = Figures.read(asked.getOrDefault("step", ""));
     Optional<BigDecimal> under = Figures.read(asked.getOrDefault("under", "0"));
-    if (percent.filter(p -> p.abs().compareTo(BigDecimal.valueOf(1000)) <= 0).isEmpty()
+    if (percent.filter(p -> p.abs().compareTo(MOST_PERCENT) <= 0).isEmpty()
         || step.filter(s -> s.signum() > 0).isEmpty()
         || under.filter(u -> u.signum() >= 0 && u.compareTo(step.get()) < 0).isEmpty()) {
       model.addAttribute(
           "wrong",
           "By how many percent, rounded to what? Such as 5, to 0.05; what is taken off is less than"
               + " that step.");
-      return List.of();
+      return Optional.empty();
     }
-    PriceChange change =
-        new PriceChange(
-            "cost".equals(asked.get("basis")) ? PriceChange.Basis.COST : PriceChange.Basis.PRICE,
-            percent.get(),
-            step.get(),
-            under.get());
-    Coin coin = books.book().coin();
-    List<Changed> changed = new ArrayList<>();
-    for (PriceStore.Priced p :
-        prices.priced(number(asked, "list"), number(asked, "group"), from(asked))) {
-      BigDecimal cost = p.cost() == null ? null : coin.each(p.cost(), p.costMicros());
-      change
-          .of(p.price(), cost)
-          .filter(fresh -> p.price() == null || fresh.compareTo(p.price()) != 0)
-          .ifPresent(
-              fresh ->
-                  changed.add(
-                      new Changed(
-                          p.item(),
-                          p.code(),
-                          p.name(),
-                          p.unit(),
-                          p.price(),
-                          fresh,
-                          margin(fresh, cost),
-                          cost != null && fresh.compareTo(cost) < 0)));
+    PriceChange.Basis basis =
+        "cost".equals(asked.get("basis")) ? PriceChange.Basis.COST : PriceChange.Basis.PRICE;
+    try {
+      return Optional.of(
+          new PriceChanges.Wanted(
+              number(asked, "list"),
+              number(asked, "group"),
+              LocalDate.parse(asked.getOrDefault("from", "").strip()),
+              new PriceChange(basis, percent.get(), step.get(), under.get())));
+    } catch (DateTimeParseException notADate) {
+      model.addAttribute(
+          "wrong",
+          "\"" + asked.get("from") + "\" is not a date; from when? Write it as 2026-03-09.");
+      return Optional.empty();
     }
-    model.addAttribute("changed", changed);
-    model.addAttribute("sum", sum(changed));
-    return changed;
-  }
-
-  private static BigDecimal margin(BigDecimal price, BigDecimal cost) {
-    if (cost == null || price.signum() == 0) return null;
-    return price
-        .subtract(cost)
-        .multiply(BigDecimal.valueOf(100))
-        .divide(price, 1, java.math.RoundingMode.HALF_UP);
   }
 
   private long number(Map<String, String> asked, String field) {
     String value = asked.getOrDefault(field, "0");
     long read = value.matches("\\d{1,18}") ? Long.parseLong(value) : 0;
     return field.equals("list") && read == 0 ? prices.lists().get(0).id() : read;
-  }
-
-  private LocalDate from(Map<String, String> asked) {
-    try {
-      return LocalDate.parse(asked.getOrDefault("from", ""));
-    } catch (DateTimeParseException notADate) {
-      return LocalDate.now(clock);
-    }
   }
 
   /** Sets the prices that were looked at, unless they would come out otherwise by now. */
@@ -242,33 +209,18 @@ class PriceController {
       Principal who,
       RedirectAttributes after) {
     allow(who);
-    List<Changed> changed = changed(asked, model);
-    if (changed.isEmpty() || !sum(changed).equals(asked.get("sum"))) {
-      form(asked, model);
+    Optional<PriceChanges.Wanted> wanted = wanted(asked, model);
+    if (wanted.isEmpty()) return form(asked, model);
+    int set = changes.change(wanted.get(), asked.getOrDefault("sum", ""), who.getName());
+    if (set == 0) {
+      model.addAttribute("preview", changes.preview(wanted.get()));
       model.addAttribute(
           "wrong",
           "Nothing was changed: prices or costs have moved since you looked. This is how it would be"
               + " now.");
-      return "sell/prices-many";
+      return form(asked, model);
     }
-    prices.setAll(
-        number(asked, "list"),
-        from(asked),
-        changed.stream().map(c -> new PriceStore.Fresh(c.item(), c.after())).toList(),
-        who.getName());
-    after.addFlashAttribute(
-        "told", changed.size() + " prices are set from " + from(asked) + " on.");
+    after.addFlashAttribute("told", set + " prices are set from " + wanted.get().from() + " on.");
     return "redirect:/sell/prices";
-  }
-
-  /** By which it is told whether these are still the same changes. */
-  static String sum(List<Changed> changed) {
-    return changed.size()
-        + "/"
-        + changed.stream()
-            .map(Changed::after)
-            .reduce(BigDecimal.ZERO, BigDecimal::add)
-            .stripTrailingZeros()
-            .toPlainString();
   }
 }

@@ -13,7 +13,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.store.listing.SalesListings;
-import zinctally.store.listing.SellListings;
 import zinctally.store.sell.SalesStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.picture.LinePicture;
@@ -48,7 +47,7 @@ class SalesController {
     model.addAttribute("months", List.of());
     return page.show(
         SellController.TABS.above("sell/sales"),
-        SellListings.commission(days.from(), days.to()),
+        SalesListings.commission(days.from(), days.to()),
         model,
         request,
         response);

@@ -2,8 +2,6 @@ package zinctally.web.sell;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.Clock;
-import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -11,15 +9,12 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
-import zinctally.store.listing.AgeListings;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listings;
 import zinctally.store.listing.SellListings;
-import zinctally.store.prove.AgeStore;
+import zinctally.web.listing.AgePage;
 import zinctally.web.listing.AreaPage;
-import zinctally.web.picture.AgePicture;
-import zinctally.web.shell.AtDate;
 
 /** Selling: invoices, payments, what is owed to us. */
 @Controller
@@ -41,13 +36,11 @@ class SellController {
           new AreaPage.Tab("Prices", "/sell/prices"),
           new AreaPage.Tab("Sales", "/sell/sales"));
   private final AreaPage page;
-  private final AgeStore ages;
-  private final Clock clock;
+  private final AgePage agePage;
 
-  SellController(AreaPage page, AgeStore ages, Clock clock) {
+  SellController(AreaPage page, AgePage agePage) {
     this.page = page;
-    this.ages = ages;
-    this.clock = clock;
+    this.agePage = agePage;
   }
 
   @GetMapping("/sell")
@@ -118,16 +111,8 @@ class SellController {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    LocalDate at = AtDate.read(date, clock, model);
-    model.addAttribute("date", at);
-    model.addAttribute("ages", AgePicture.of(ages.owed(Party.Kind.CUSTOMER, at).parts(), 700, 110));
-    return page.show(
-        TABS.above("buy/age"),
-        AgeListings.ageing(Party.Kind.CUSTOMER, at),
-        model,
-        request,
-        response,
-        PaperKind.CUSTOMER_PAYMENT);
+    return agePage.show(
+        TABS, Party.Kind.CUSTOMER, PaperKind.CUSTOMER_PAYMENT, date, model, request, response);
   }
 
   @GetMapping("/sell/customers")

@@ -7,11 +7,15 @@ import java.io.IOException;
 import java.security.Principal;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javax.imageio.IIOException;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.springframework.http.HttpStatus;
@@ -33,6 +37,10 @@ import zinctally.web.shell.May;
 @Controller
 class LookController {
   private static final int LOGO_BYTES = 300_000;
+  private static final int LOGO_SIDE = 3_000;
+  private static final int HEADER = 500;
+  private static final int FOOTER = 1000;
+  private static final int WORDS = 1000;
   private static final float DOTS = 62;
   private static final List<PaperKind> WORDED =
       List.of(
@@ -58,7 +66,8 @@ class LookController {
 
   @GetMapping("/setup/papers")
   String look(Model model) throws IOException {
-    LookStore.Look look = looks.look();
+    LookStore.Look look =
+        model.getAttribute("look") instanceof LookStore.Look typed ? typed : looks.look();
     model.addAttribute("tab", "papers");
     model.addAttribute("look", look);
     model.addAttribute("kinds", WORDED);
@@ -70,16 +79,28 @@ class LookController {
   private static LookStore.Look typed(Map<String, String> typed) {
     Map<String, String> wording = new LinkedHashMap<>();
     for (PaperKind kind : WORDED)
-      wording.put(kind.name(), cut(typed, "words_" + kind.name(), 1000));
+      wording.put(kind.name(), typed.getOrDefault("words_" + kind.name(), "").strip());
     List<String> columns =
         Arrays.stream(new String[] {"code", "discount", "tax"}).filter(typed::containsKey).toList();
     return new LookStore.Look(
-        cut(typed, "header", 500), cut(typed, "footer", 1000), columns, wording);
+        typed.getOrDefault("header", "").strip(),
+        typed.getOrDefault("footer", "").strip(),
+        columns,
+        wording);
   }
 
-  private static String cut(Map<String, String> typed, String field, int most) {
-    String value = typed.getOrDefault(field, "").strip();
-    return value.length() <= most ? value : value.substring(0, most);
+  /** What is too long to be kept, said in a sentence. */
+  private static Optional<String> tooLong(LookStore.Look look) {
+    if (look.header().length() > HEADER) return Optional.of(tooLong("The head", HEADER));
+    if (look.footer().length() > FOOTER) return Optional.of(tooLong("The foot", FOOTER));
+    return WORDED.stream()
+        .filter(kind -> look.words(kind.name()).length() > WORDS)
+        .map(kind -> tooLong("What stands below the lines: " + kind.words(), WORDS))
+        .findFirst();
+  }
+
+  private static String tooLong(String what, int most) {
+    return what + " has more than " + most + " letters; that many fit.";
   }
 
   /** The latest invoice as it would look. */
@@ -106,7 +127,13 @@ class LookController {
   @PostMapping("/setup/papers")
   String save(@RequestParam Map<String, String> typed, Principal who, RedirectAttributes after) {
     allow(who);
-    looks.save(typed(typed), who.getName());
+    LookStore.Look look = typed(typed);
+    Optional<String> wrong = tooLong(look);
+    if (wrong.isPresent()) {
+      after.addFlashAttribute("look", look);
+      return Answer.wrong(after, "/papers", wrong.get());
+    }
+    looks.save(look, who.getName());
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/setup/papers";
   }
@@ -118,16 +145,42 @@ class LookController {
     allow(who);
     if (logo.isEmpty()) {
       looks.logo(Optional.empty());
-      return Answer.kept(after, "/papers", "logo", 80, () -> {});
+      after.addFlashAttribute("told", "No logo stands on papers now.");
+      return "redirect:/setup/papers";
     }
     if (logo.getSize() > LOGO_BYTES)
       return Answer.wrong(after, "/papers", "A logo has at most 300 kB; this one is larger.");
     byte[] bytes = logo.getBytes();
     String type = bytes.length > 1 && (bytes[0] & 0xff) == 0x89 ? "image/png" : "image/jpeg";
-    if (ImageIO.read(new ByteArrayInputStream(bytes)) == null)
-      return Answer.wrong(after, "/papers", "This is no picture; a logo is a PNG or JPEG file.");
+    Optional<String> wrong = wrongPicture(bytes);
+    if (wrong.isPresent()) return Answer.wrong(after, "/papers", wrong.get());
     looks.logo(Optional.of(new LookStore.Logo(bytes, type)));
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/setup/papers";
+  }
+
+  /** What is wrong with a picture; its size is read before it is unpacked. */
+  private static Optional<String> wrongPicture(byte[] bytes) throws IOException {
+    try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+      Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+      if (!readers.hasNext())
+        return Optional.of("This is no picture; a logo is a PNG or JPEG file.");
+      ImageReader reader = readers.next();
+      try {
+        reader.setInput(in);
+        int wide = reader.getWidth(0);
+        int high = reader.getHeight(0);
+        if (wide > LOGO_SIDE || high > LOGO_SIDE)
+          return Optional.of(
+              "A logo is at most %d dots wide and high; this one has %d by %d."
+                  .formatted(LOGO_SIDE, wide, high));
+        reader.read(0);
+        return Optional.empty();
+      } finally {
+        reader.dispose();
+      }
+    } catch (IIOException broken) {
+      return Optional.of("This picture is broken; a logo is a PNG or JPEG file.");
+    }
   }
 }

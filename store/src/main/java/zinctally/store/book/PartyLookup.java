@@ -1,0 +1,95 @@
+package zinctally.store.book;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.OpenItem;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
+
+/** Finds customers and suppliers and what they owe or are owed, without the paper being amended. */
+final class PartyLookup {
+  private final JdbcClient sql;
+  private final long amends;
+  private final Catalogue.Rules rules;
+  private final Map<String, Optional<Party>> parties = new HashMap<>();
+
+  PartyLookup(JdbcClient sql, long amends, Catalogue.Rules rules) {
+    this.sql = sql;
+    this.amends = amends;
+    this.rules = rules;
+  }
+
+  Optional<Party> named(Party.Kind kind, String name) {
+    return parties.computeIfAbsent(
+        kind + name.strip().toLowerCase(Locale.ROOT),
+        k ->
+            sql.sql("select id, name, terms_days, active from party where kind = ? and name = ?")
+                .params(kind.name(), name.strip())
+                .query(
+                    (row, n) ->
+                        new Party(
+                            row.getLong(1),
+                            kind,
+                            row.getString(2),
+                            row.getInt(3),
+                            row.getBoolean(4)))
+                .optional());
+  }
+
+  Optional<Long> creditLimit(long party) {
+    return sql.sql("select credit_limit from party where id = ? and credit_limit is not null")
+        .param(party)
+        .query(Long.class)
+        .optional();
+  }
+
+  List<OpenItem> openItems(long party) {
+    return sql.sql(
+            """
+            select o.*, o.open - coalesce((select sum(s.amount) from settlement s
+              where s.open_item_id = o.id and s.paper_id = :amends), 0) as still_open
+            from open_item o
+            where o.party_id = :party and o.paper_id <> :amends
+              and (o.open <> 0 or o.id in (select open_item_id from settlement
+                                           where paper_id = :amends))
+            having still_open <> 0 order by o.date, o.id limit 500
+            """)
+        .param("party", party)
+        .param("amends", amends)
+        .query(
+            (row, n) ->
+                new OpenItem(
+                    row.getLong("id"),
+                    party,
+                    row.getString("number"),
+                    row.getObject("date", LocalDate.class),
+                    row.getObject("due", LocalDate.class),
+                    row.getLong("amount"),
+                    row.getLong("still_open")))
+        .list();
+  }
+
+  /** The latest paper of theirs with a number, said in words. */
+  Optional<String> sameNumber(PaperKind kind, long party, String theirNumber) {
+    return sql.sql(
+            """
+            select number, date, total from paper where reference = ? and kind = ? and party_id = ?
+              and state = 'POSTED' and id <> ? order by date desc, id desc limit 1
+            """)
+        .params(theirNumber, kind.name(), party, amends)
+        .query(
+            (row, n) ->
+                row.getString(1)
+                    + " of "
+                    + row.getString(2)
+                    + ", "
+                    + rules.coin().say(row.getLong(3)))
+        .optional();
+  }
+}
