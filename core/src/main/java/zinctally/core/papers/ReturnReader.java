@@ -75,8 +75,9 @@ final class ReturnReader {
             item.id(), item.name(), quantity == null ? "" : quantity.unit().sign(), null));
     if (quantity == null) return null;
     long micros = quantity.quantity().micros();
-    if (micros <= 0) {
-      in.faults.add(Fault.at(row, "quantity", "How many come back? Above zero."));
+    if (micros == 0) return null; // none of this line comes back
+    if (micros < 0) {
+      in.faults.add(Fault.at(row, "quantity", "How many come back? Zero for none, or more."));
       return null;
     }
     List<Numbered> given = List.of();
