@@ -52,6 +52,7 @@ public final class BookCatalogue implements Catalogue {
   private final Map<String, Reason> reasons = new HashMap<>();
   private final Map<String, List<Awaited>> awaited = new HashMap<>();
   private final EarlierPapers earlier;
+  private final Map<Long, Item> byId = new HashMap<>();
   private final LotLookup lots;
   private final CostLookup costs;
   private final PartyLookup parties;
@@ -125,7 +126,7 @@ public final class BookCatalogue implements Catalogue {
     for (int from = 0; from < all.size(); from += 1000) {
       sql.sql(ItemRows.SELECT + " where i.code in (:codes)")
           .param("codes", all.subList(from, Math.min(all.size(), from + 1000)))
-          .query((row, n) -> ItemRows.item(row, groups))
+          .query((row, n) -> found(ItemRows.item(row, groups)))
           .list()
           .forEach(item -> items.put(key(item.code()), Optional.of(item)));
     }
@@ -160,20 +161,31 @@ public final class BookCatalogue implements Catalogue {
     return sql.sql(
             ItemRows.SELECT + " where " + column + " = ? order by i.active desc, i.id limit 1")
         .param(wanted)
-        .query((row, n) -> ItemRows.item(row, groups))
+        .query((row, n) -> found(ItemRows.item(row, groups)))
         .optional();
+  }
+
+  private Item found(Item item) {
+    byId.put(item.id(), item);
+    return item;
   }
 
   /** Items by id, for those who have only that. */
   public Map<Long, Item> items(Collection<Long> ids) {
-    Map<Long, Item> found = new HashMap<>();
-    if (ids.isEmpty()) return found;
-    sql.sql(ItemRows.SELECT + " where i.id in (:ids)")
-        .param("ids", ids)
-        .query((row, n) -> ItemRows.item(row, groups))
-        .list()
-        .forEach(item -> found.put(item.id(), item));
-    return found;
+    List<Long> missing = ids.stream().filter(id -> !byId.containsKey(id)).distinct().toList();
+    if (!missing.isEmpty())
+      sql.sql(ItemRows.SELECT + " where i.id in (:ids)")
+          .param("ids", missing)
+          .query((row, n) -> found(ItemRows.item(row, groups)))
+          .list();
+    Map<Long, Item> items = new HashMap<>();
+    for (Long id : ids) if (byId.containsKey(id)) items.put(id, byId.get(id));
+    return items;
+  }
+
+  /** The posted paper that is amended; zero for none. */
+  public long amends() {
+    return amends;
   }
 
   @Override

@@ -58,9 +58,9 @@ public class DraftStore {
   /**
    * Keeps what is typed now.
    *
-   * @return the new revision; empty when the draft is posted or gone, and nothing was kept
+   * @return what is kept; empty when the draft is posted or gone, and nothing was kept
    */
-  public Optional<Integer> save(long id, Draft draft, String login) {
+  public Optional<SavedDraft> save(long id, Draft draft, String login) {
     int changed =
         sql.sql(
                 "update draft set text = ?, revision = revision + 1, saved_at = ?, saved_by = ?"
@@ -68,7 +68,7 @@ public class DraftStore {
             .params(DraftText.write(draft), LocalDateTime.now(clock), login, id)
             .update();
     if (changed == 0) return Optional.empty();
-    return find(id).map(SavedDraft::revision);
+    return find(id);
   }
 
   public Optional<SavedDraft> find(long id) {

@@ -108,7 +108,12 @@ public class Posting {
    * @param login who would post it, for what not everyone may do
    */
   public Proof prove(Draft draft, long amends, String login) {
-    BookCatalogue book = catalogues.amending(amends);
+    return prove(draft, catalogues.amending(amends), login);
+  }
+
+  /** The same, read with a catalogue that is open already. */
+  public Proof prove(Draft draft, BookCatalogue book, String login) {
+    long amends = book.amends();
     Reading reading = read(draft, book);
     if (reading.paper().isEmpty()) return new Proof(reading, reading.faults(), Optional.empty());
     Paper paper = reading.paper().get();

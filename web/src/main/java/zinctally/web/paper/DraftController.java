@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -109,8 +110,9 @@ public class DraftController {
     PaperKind kind = saved.draft().kind();
     allow(who, kind);
     Draft draft = typed(request, kind);
-    model.addAttribute("kept", drafts.save(id, draft, who.getName()).isPresent());
-    model.addAttribute("saved", draft(id));
+    Optional<SavedDraft> kept = drafts.save(id, draft, who.getName());
+    model.addAttribute("kept", kept.isPresent());
+    model.addAttribute("saved", kept.orElseGet(() -> draft(id)));
     proofs.show(saved, draft, who.getName(), model);
     return "paper/proof :: proof";
   }

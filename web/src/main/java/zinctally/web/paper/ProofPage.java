@@ -90,7 +90,7 @@ class ProofPage {
   /** The proof of a draft, as {@code login} would post it. */
   void show(SavedDraft saved, Draft draft, String login, Model model) {
     BookCatalogue book = catalogues.amending(saved.amends());
-    Proof proof = posting.prove(draft, saved.amends(), login);
+    Proof proof = posting.prove(draft, book, login);
     model.addAttribute("proof", proof);
     model.addAttribute("notes", proof.reading().notes());
     model.addAttribute("rowsShown", rows.of(draft, proof.reading(), book));
@@ -181,6 +181,10 @@ class ProofPage {
     List<Total> totals = new ArrayList<>(totals(sale.sale()));
     for (Tender tender : sale.tenders())
       totals.add(new Total("In " + tender.kind().words(), say.money(tender.amount())));
+    if (sale.credit() != null)
+      totals.add(
+          new Total(
+              "Credit of " + sale.credit().credit().number(), say.money(sale.credit().amount())));
     for (Instalments.Part part : sale.later())
       totals.add(new Total("Due " + part.due(), say.money(part.amount())));
     if (sale.given() != 0) totals.add(new Total("Cash given", say.money(sale.given())));
