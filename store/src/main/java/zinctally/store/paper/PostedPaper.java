@@ -70,6 +70,16 @@ public record PostedPaper(
 
   public record Due(String number, LocalDate due, long amount, long open) {}
 
+  /** How a counter sale is paid at once: bookings whose memo says with what. */
+  public List<Booking> payments() {
+    if (kind != PaperKind.COUNTER_SALE) return List.of();
+    return entries.stream()
+        .filter(e -> !e.reverses() && e.version() == version)
+        .flatMap(e -> e.lines().stream())
+        .filter(b -> b.memo().matches("cash|card|voucher|credit .*"))
+        .toList();
+  }
+
   /** What it has cost so far, minor units; zero when nothing went out. */
   public long cost() {
     return -lines.stream()

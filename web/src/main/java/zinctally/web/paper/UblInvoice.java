@@ -70,7 +70,9 @@ class UblInvoice {
     sums.setLineExtensionAmount(coin.decimal(paper.net())).setCurrencyID(coin.code());
     sums.setTaxExclusiveAmount(coin.decimal(paper.net())).setCurrencyID(coin.code());
     sums.setTaxInclusiveAmount(coin.decimal(paper.total())).setCurrencyID(coin.code());
-    sums.setPayableAmount(coin.decimal(paper.total())).setCurrencyID(coin.code());
+    long paid = paper.payments().stream().mapToLong(PostedPaper.Booking::amount).sum();
+    if (paid != 0) sums.setPrepaidAmount(coin.decimal(paid)).setCurrencyID(coin.code());
+    sums.setPayableAmount(coin.decimal(paper.total() - paid)).setCurrencyID(coin.code());
     invoice.setLegalMonetaryTotal(sums);
     for (PostedPaper.Line line : paper.lines()) invoice.addInvoiceLine(line(line, coin));
     byte[] file = UBL21Marshaller.invoice().getAsBytes(invoice);

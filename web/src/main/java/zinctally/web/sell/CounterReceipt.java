@@ -41,10 +41,8 @@ class CounterReceipt {
     text.append("-".repeat(WIDTH)).append('\n');
     text.append(pair("Total " + books.book().coin().code(), say.money(sale.total()))).append('\n');
     text.append(pair("of it tax", say.money(sale.tax()))).append('\n');
-    for (PostedPaper.Entry entry : sale.entries())
-      for (PostedPaper.Booking b : entry.lines())
-        if (b.memo().matches("cash|card|voucher|credit .*"))
-          text.append(pair("paid in " + b.memo(), say.money(b.amount()))).append('\n');
+    for (PostedPaper.Booking paid : sale.payments())
+      text.append(pair("paid in " + paid.memo(), say.money(paid.amount()))).append('\n');
     for (PostedPaper.Due due : sale.dues())
       text.append(pair("due " + due.due(), say.money(due.amount()))).append('\n');
     if (!change.isEmpty()) text.append(pair("Change", change)).append('\n');
