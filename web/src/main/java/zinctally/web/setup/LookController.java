@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.security.Principal;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.HashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -66,8 +67,9 @@ class LookController {
 
   @GetMapping("/setup/papers")
   String look(Model model) throws IOException {
-    LookStore.Look look =
-        model.getAttribute("look") instanceof LookStore.Look typed ? typed : looks.look();
+    @SuppressWarnings("unchecked") // flashed by save() below
+    Map<String, String> refused = (Map<String, String>) model.getAttribute("typed");
+    LookStore.Look look = refused == null ? looks.look() : typed(refused);
     model.addAttribute("tab", "papers");
     model.addAttribute("look", look);
     model.addAttribute("kinds", WORDED);
@@ -130,7 +132,7 @@ class LookController {
     LookStore.Look look = typed(typed);
     Optional<String> wrong = tooLong(look);
     if (wrong.isPresent()) {
-      after.addFlashAttribute("look", look);
+      after.addFlashAttribute("typed", new HashMap<>(typed));
       return Answer.wrong(after, "/papers", wrong.get());
     }
     looks.save(look, who.getName());
