@@ -6,8 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
@@ -18,19 +16,7 @@ import zinctally.store.posting.Refused;
 import zinctally.store.prove.TieOutStore;
 
 /** A posted paper gets a next version, or goes; what it wrote stays readable. */
-class AmendAndVoidTest {
-  private static FreshBook book;
-
-  @BeforeAll
-  static void open() {
-    book = new FreshBook();
-  }
-
-  @AfterAll
-  static void close() {
-    book.close();
-  }
-
+class AmendAndVoidTest extends OneBookTest {
   private static Map<String, String> bill(String date) {
     return Map.of("date", date, "supplier", "Orrin Joinery", "place", "Store");
   }

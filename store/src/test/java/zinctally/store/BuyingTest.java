@@ -11,13 +11,9 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.check.CheckStore;
-import zinctally.store.check.Finding;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.posting.Posting;
@@ -25,20 +21,7 @@ import zinctally.store.posting.Refused;
 import zinctally.store.prove.PeriodStore;
 
 /** Orders, receipts and bills in every order in which they come. All figures by hand. */
-class BuyingTest {
-  private static FreshBook book;
-
-  @BeforeAll
-  static void open() {
-    book = new FreshBook();
-  }
-
-  @AfterAll
-  static void close() {
-    assertThat(book.get(CheckStore.class).findings()).allMatch(Finding::holds);
-    book.close();
-  }
-
+class BuyingTest extends OneBookTest {
   private static long booked(String role, String code, String day) {
     return book.booked(role, code, day);
   }

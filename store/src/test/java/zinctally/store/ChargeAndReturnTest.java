@@ -6,29 +6,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.check.CheckStore;
-import zinctally.store.check.Finding;
 import zinctally.store.posting.Refused;
 
 /** What belongs to goods that came before, and goods that go back. All figures by hand. */
-class ChargeAndReturnTest {
-  private static FreshBook book;
-
-  @BeforeAll
-  static void open() {
-    book = new FreshBook();
-  }
-
-  @AfterAll
-  static void close() {
-    assertThat(book.get(CheckStore.class).findings()).allMatch(Finding::holds);
-    book.close();
-  }
-
+class ChargeAndReturnTest extends OneBookTest {
   private static long cost(long paper) {
     return -book.sql()
         .sql("select sum(booked) from cost_event where paper_id = ? and not gone")

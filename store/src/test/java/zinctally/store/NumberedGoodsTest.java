@@ -6,28 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.check.CheckStore;
-import zinctally.store.check.Finding;
 
 /** Lots and serial numbers, through everything that moves them. All figures by hand. */
-class NumberedGoodsTest {
-  private static FreshBook book;
-
-  @BeforeAll
-  static void open() {
-    book = new FreshBook();
-  }
-
-  @AfterAll
-  static void close() {
-    assertThat(book.get(CheckStore.class).findings()).allMatch(Finding::holds);
-    book.close();
-  }
-
+class NumberedGoodsTest extends OneBookTest {
   private static void item(String code, String method, String tracking) {
     book.item(code, method);
     book.sql().sql("update item set tracking = ? where code = ?").params(tracking, code).update();

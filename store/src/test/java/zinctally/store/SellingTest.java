@@ -10,29 +10,13 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.check.CheckStore;
-import zinctally.store.check.Finding;
 import zinctally.store.posting.Refused;
 
 /** Orders, deliveries and invoices in every order in which they go. All figures by hand. */
-class SellingTest {
+class SellingTest extends OneBookTest {
   private static final String LAST = "2026-06-30";
-  private static FreshBook book;
-
-  @BeforeAll
-  static void open() {
-    book = new FreshBook();
-  }
-
-  @AfterAll
-  static void close() {
-    assertThat(book.get(CheckStore.class).findings()).allMatch(Finding::holds);
-    book.close();
-  }
 
   private static String order(String date, String... itemQuantityPrice) {
     return book.number(

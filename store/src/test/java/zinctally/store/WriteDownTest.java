@@ -5,26 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.posting.Refused;
 
 /** IAS 2 paragraphs 28 to 34 (from memory): down to net realisable value, back to cost at most. */
-class WriteDownTest {
-  private static FreshBook book;
-
-  @BeforeAll
-  static void open() {
-    book = new FreshBook();
-  }
-
-  @AfterAll
-  static void close() {
-    book.close();
-  }
-
+class WriteDownTest extends OneBookTest {
   private static long post(String date, Map<String, String> row) {
     return book.post(PaperKind.WRITE_DOWN, Map.of("date", date), List.of(row));
   }

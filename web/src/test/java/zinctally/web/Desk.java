@@ -99,10 +99,10 @@ final class Desk implements AutoCloseable {
 
   @Override
   public void close() {
-    assertThat(failed).as("answers that failed").isEmpty();
     browser.close();
     playwright.close();
     sql().sql("drop database " + schema).update();
     application.close();
+    assertThat(failed).as("answers that failed").isEmpty();
   }
 }

@@ -70,6 +70,18 @@ abstract class OwnBookTest {
     desk.get(Posting.class).post(draft, "owner");
   }
 
+  static void receive(String code, String date, String quantity, String price) {
+    long draft =
+        desk.get(DraftStore.class)
+            .begin(
+                new Draft(
+                    PaperKind.RECEIPT,
+                    Map.of("date", date, "supplier", "Orrin Joinery", "place", "Store"),
+                    List.of(Map.of("item", code, "quantity", quantity, "price", price))),
+                "owner");
+    desk.get(Posting.class).post(draft, "owner");
+  }
+
   static void begin(String key) {
     page.navigate(desk.address + "/");
     page.keyboard().press("n");
