@@ -90,11 +90,10 @@
 
   // --- keys -----------------------------------------------------------------------------------------
   let afterN = 0;
-  let whenProved = (then) => then();
   document.addEventListener("keydown", (e) => {
     if ((e.ctrlKey || e.metaKey) && e.key === "Enter") {
       const post = $("[data-post]");
-      if (post) { e.preventDefault(); whenProved(() => post.click()); }
+      if (post) { e.preventDefault(); post.click(); }
       return;
     }
     if (e.ctrlKey || e.metaKey || e.altKey || $("dialog[open]")) return;
@@ -195,22 +194,37 @@
     return row;
   };
   const saveNow = () => paper.dispatchEvent(new Event("saved-now"));
-  // what is asked for before the proof has caught up with what is typed waits for it
+  // what is asked for before the proof has caught up with what is typed waits for it; so nothing
+  // kept from before can arrive after it
   let typed = 0;
   let sent = 0;
   let proved = 0;
+  let flying = false;
   let waiting = [];
   for (const change of ["input", "saved-now"]) paper.addEventListener(change, () => { typed++; });
-  document.addEventListener("htmx:beforeRequest", (e) => { if (e.detail.elt === paper) sent = typed; });
-  whenProved = (then) => {
+  document.addEventListener("htmx:beforeRequest", (e) => { if (e.detail.elt === paper) { sent = typed; flying = true; } });
+  document.addEventListener("htmx:afterRequest", (e) => { if (e.detail.elt === paper) flying = false; });
+  const whenProved = (then) => {
     if (proved === typed) return then();
     waiting.push(then);
-    if (sent !== typed) saveNow();
+    if (sent !== typed || !flying) saveNow();
   };
-  const caughtUp = () => {
-    proved = sent;
+  const caughtUp = (upTo) => {
+    proved = upTo;
     while (waiting.length && proved === typed) waiting.shift()();
   };
+  paper.addEventListener("submit", (e) => {
+    if (proved === typed) return;
+    e.preventDefault();
+    e.stopPropagation();
+    const by = e.submitter;
+    const action = by && by.getAttribute("formaction");
+    whenProved(() => {
+      // the proof it stood in may have been drawn again
+      const again = !by || by.isConnected ? by : $(`button[formaction="${CSS.escape(action)}"]`);
+      if (again || !by) paper.requestSubmit(again);
+    });
+  });
   for (const lost of ["htmx:responseError", "htmx:sendError"]) document.addEventListener(lost, () => { waiting = []; });
 
   paper.addEventListener("input", (e) => {
@@ -414,7 +428,7 @@
       const open = all("data[data-tracked]", proof).map((d) => $(`tr[data-row="${d.dataset.line}"] [data-col=numbers]`, table)).find((n) => n && !n.value);
       if (open) open.focus();
     }
-    if (filled) setTimeout(saveNow); else setTimeout(caughtUp);
+    if (filled) setTimeout(saveNow); else setTimeout(caughtUp, 0, sent);
     all("[data-fault]", paper).forEach((f) => { f.hidden = true; });
     all("[data-cell]", paper).forEach((c) => { c.removeAttribute("aria-invalid"); c.removeAttribute("aria-describedby"); });
     all("[data-for]", proof).forEach((f) => {
