@@ -115,7 +115,7 @@ public interface Catalogue {
 
   /**
    * @param here millionths at the place
-   * @param everywhere millionths at all places
+   * @param everywhere millionths there and at all places whose goods are for sale
    * @param onOrder millionths still to come
    * @param expected when the next of them should come; null when not known
    */

@@ -355,8 +355,9 @@ public final class BookCatalogue implements Catalogue {
             select
               (select coalesce(sum(quantity), 0) from place_stock
                where item_id = :item and place_id = :place) as here,
-              (select coalesce(sum(quantity), 0) from place_stock where item_id = :item)
-                as everywhere,
+              (select coalesce(sum(s.quantity), 0) from place_stock s
+               join place p on p.id = s.place_id and (p.for_sale or p.id = :place)
+               where s.item_id = :item) as everywhere,
               (select coalesce(sum(a.open_quantity), 0) from awaited a
                where a.item_id = :item and a.paper_id <> :amends and %s) as promised,
               (select coalesce(sum(a.open_quantity), 0) from awaited a

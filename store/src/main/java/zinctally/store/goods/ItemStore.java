@@ -358,7 +358,7 @@ public class ItemStore {
   }
 
   /**
-   * Stock of items at a place and in all, millionths.
+   * Stock of items at a place, and there and wherever goods are for sale, millionths.
    *
    * @param promises whether what is promised to customers is taken off
    */
@@ -370,7 +370,8 @@ public class ItemStore {
               sum(s.quantity) - coalesce(max(a.promised), 0) as everywhere,
               sum(case when p.name = :place then s.quantity else 0 end)
                 - coalesce(max(a.promised), 0) as here
-            from place_stock s join place p on p.id = s.place_id
+            from place_stock s
+            join place p on p.id = s.place_id and (p.for_sale or p.name = :place)
             left join (select a.item_id, sum(a.open_quantity) as promised from awaited a
                        where a.item_id in (:items) and %s
                        group by a.item_id) a on :promises and a.item_id = s.item_id

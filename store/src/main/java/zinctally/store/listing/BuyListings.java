@@ -212,9 +212,16 @@ public final class BuyListings {
         + ".item_id = i.id";
   }
 
+  private static final String ASIDE =
+      """
+      \sleft join (select s.item_id, sum(s.quantity) as quantity from place_stock s
+         join place p on p.id = s.place_id and not p.for_sale group by s.item_id) aside
+         on aside.item_id = i.id""";
+
   private static final String COMING = "coalesce(coming.quantity, 0)";
   private static final String GIVEN = "coalesce(given.quantity, 0)";
-  private static final String FREE = "(coalesce(h.on_hand, 0) - " + GIVEN + ")";
+  private static final String FREE =
+      "(coalesce(h.on_hand, 0) - coalesce(aside.quantity, 0) - " + GIVEN + ")";
 
   private static final String PACK = "greatest(i.pack_size, 1)";
 
@@ -238,6 +245,7 @@ public final class BuyListings {
         left join supplier_item s on s.party_id = w.id and s.item_id = i.id"""
             + sums(ON_ORDER, "coming")
             + sums(PROMISED, "given")
+            + ASIDE
             + " where i.active and i.kind = 'STOCKED' and i.reorder_point is not null and "
             + FREE
             + " + "

@@ -15,9 +15,11 @@ public class SetupStore {
     this.sql = sql;
   }
 
-  /** Places in use, in the order they were made. */
+  /** Places in use, in the order they were made; those whose goods are not for sale come last. */
   public List<String> places() {
-    return sql.sql("select name from place where active order by id").query(String.class).list();
+    return sql.sql("select name from place where active order by for_sale desc, id")
+        .query(String.class)
+        .list();
   }
 
   /** Bank and cash accounts in use. */
@@ -28,17 +30,39 @@ public class SetupStore {
         .list();
   }
 
-  /** A row of one of the small tables. */
+  /**
+   * A row of one of the small tables.
+   *
+   * @param forSale of a place: whether goods there are free to be sold
+   */
   public record Row(
-      long id, String name, String code, BigDecimal percent, long account, boolean active) {}
+      long id,
+      String name,
+      String code,
+      BigDecimal percent,
+      long account,
+      boolean active,
+      boolean forSale) {
+    public Row(
+        long id, String name, String code, BigDecimal percent, long account, boolean active) {
+      this(id, name, code, percent, account, active, true);
+    }
+  }
 
   public List<Row> allPlaces() {
     return sql.sql(
-            "select p.id, p.name, p.active, coalesce(t.code, '') from place p"
-                + " left join tax_rate t on t.id = p.tax_rate_id order by p.id")
+            "select p.id, p.name, p.active, coalesce(t.code, ''), p.for_sale from place p"
+                + " left join tax_rate t on t.id = p.tax_rate_id order by p.for_sale desc, p.id")
         .query(
             (r, n) ->
-                new Row(r.getLong(1), r.getString(2), r.getString(4), null, 0, r.getBoolean(3)))
+                new Row(
+                    r.getLong(1),
+                    r.getString(2),
+                    r.getString(4),
+                    null,
+                    0,
+                    r.getBoolean(3),
+                    r.getBoolean(5)))
         .list();
   }
 
@@ -64,12 +88,17 @@ public class SetupStore {
         .list();
   }
 
-  /** Makes a place, or renames it and switches it on or off. */
-  public void savePlace(long id, String name, boolean active) {
-    if (id == 0) sql.sql("insert into place (name) values (?)").param(name).update();
+  /**
+   * Makes a place, or renames it and switches it on or off.
+   *
+   * @param forSale whether goods there are free to be sold
+   */
+  public void savePlace(long id, String name, boolean active, boolean forSale) {
+    if (id == 0)
+      sql.sql("insert into place (name, for_sale) values (?, ?)").params(name, forSale).update();
     else
-      sql.sql("update place set name = ?, active = ? where id = ?")
-          .params(name, active, id)
+      sql.sql("update place set name = ?, active = ?, for_sale = ? where id = ?")
+          .params(name, active, forSale, id)
           .update();
   }
 

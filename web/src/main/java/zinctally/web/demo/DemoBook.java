@@ -141,9 +141,9 @@ public class DemoBook {
 
   private void setUp() {
     books.save("Wickmere Bee Yard", Coin.of("EUR"), CUT_OVER, false, false);
-    setup.savePlace(1, "Barn store", true);
-    setup.savePlace(0, "Shop", true);
-    setup.savePlace(0, "Market van", true);
+    setup.savePlace(1, "Barn store", true, true);
+    setup.savePlace(0, "Shop", true, true);
+    setup.savePlace(0, "Market van", true, true);
     long top = groups.tree().top().id();
     for (String name :
         List.of(

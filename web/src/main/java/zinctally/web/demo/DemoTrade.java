@@ -222,7 +222,17 @@ class DemoTrade {
         papers.post(
             PaperKind.CUSTOMER_RETURN,
             fields,
-            Map.of("paper", lastSold, "item", lastItem, "quantity", "1", "reason", "Faulty"));
+            Map.of(
+                "paper",
+                lastSold,
+                "item",
+                lastItem,
+                "quantity",
+                "1",
+                "reason",
+                "Faulty",
+                "goods",
+                exchanged ? "Shop" : "Damaged goods"));
     lastSold = "";
     if (exchanged) sale(day, Map.of("credit", back));
   }

@@ -75,6 +75,7 @@ class SmallTablesController {
       @RequestParam String name,
       @RequestParam(defaultValue = "") String rate,
       @RequestParam(defaultValue = "false") boolean active,
+      @RequestParam(defaultValue = "false") boolean forSale,
       RedirectAttributes after) {
     return Answer.kept(
         after,
@@ -82,7 +83,7 @@ class SmallTablesController {
         name,
         80,
         () -> {
-          setup.savePlace(id, name.strip(), active);
+          setup.savePlace(id, name.strip(), active, forSale);
           taxes.ofPlace(name.strip(), rate);
         });
   }
