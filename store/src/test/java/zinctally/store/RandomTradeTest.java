@@ -47,6 +47,7 @@ class RandomTradeTest {
           PaperKind.INVOICE,
           PaperKind.INVOICE,
           PaperKind.INVOICE,
+          PaperKind.COUNTER_SALE,
           PaperKind.CUSTOMER_RETURN);
   private FreshBook book;
   private Random dice;
@@ -154,6 +155,7 @@ class RandomTradeTest {
         row.put("paper", sold(item));
         row.put("quantity", "1");
       }
+      case COUNTER_SALE -> more.putAll(Map.of("cash", "500", "credit", credit()));
       case CHARGE -> {
         row.clear();
         row.put("bill", bill());
@@ -184,12 +186,23 @@ class RandomTradeTest {
     return numbers.get(dice.nextInt(numbers.size()));
   }
 
+  /** The number of a credit that is open, or none. */
+  private String credit() {
+    return book.sql()
+        .sql(
+            "select o.number from open_item o join paper p on p.id = o.paper_id"
+                + " where o.open < 0 and p.kind = 'CUSTOMER_RETURN' order by o.id limit 1")
+        .query(String.class)
+        .optional()
+        .orElse("");
+  }
+
   private String sold(String item) {
     List<String> numbers =
         book.sql()
             .sql(
                 "select p.number from paper p join paper_line l on l.paper_id = p.id"
-                    + " join item i on i.id = l.item_id where p.kind = 'INVOICE'"
+                    + " join item i on i.id = l.item_id where p.kind in ('INVOICE', 'COUNTER_SALE', 'DELIVERY')"
                     + " and p.state = 'POSTED' and i.code = ? order by p.id")
             .param(item)
             .query(String.class)

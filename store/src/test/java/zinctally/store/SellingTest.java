@@ -11,7 +11,12 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.junit.jupiter.api.Test;
+import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.book.Catalogues;
+import zinctally.store.goods.ItemStore;
+import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.ListingStore;
 import zinctally.store.posting.Refused;
 
 /** Orders, deliveries and invoices in every order in which they go. All figures by hand. */
@@ -229,6 +234,96 @@ class SellingTest extends OneBookTest {
         .isEqualTo(400);
     book.voidOn("2026-05-04", back);
     ledger("BROKEN", LAST, 3600, 0, 800, 1800);
+  }
+
+  /**
+   * 6 at 4.00; 5 of an order go: 20.00 sent, not invoiced. 2 come back before the invoice: 8.00.
+   * Freight of 3.00 on the six makes each 4.50: 13.50 here, 13.50 sent, and nothing in cost of
+   * goods sold until the other 3 are invoiced. Nobody owes anything for what came back.
+   */
+  @Test
+  void what_comes_back_before_its_invoice_is_in_stock_again_and_was_never_sold() {
+    book.item("TRIAL", "FIFO");
+    long bill = book.bill("2026-02-01", "TRIAL", "6", "4.00");
+    String order = order("2026-02-02", "TRIAL", "5", "9.00");
+    long sent = delivery("2026-02-05", order, "TRIAL", "5");
+    String delivery = book.number(sent);
+    assertThatThrownBy(() -> back(delivery, "TRIAL", "6"))
+        .hasMessageContaining("5 of Item TRIAL on " + delivery + " can still go back");
+    long back = back(delivery, "TRIAL", "2");
+    ledger("TRIAL", "2026-02-08", 1200, 1200, 0, 0);
+    assertThat(
+            book.sql()
+                .sql("select total from paper where id = ?")
+                .param(back)
+                .query(Long.class)
+                .single())
+        .isZero();
+    assertThat(book.awaited("SENT_INVOICE", "TRIAL")).isEqualTo(3_000_000);
+    assertThat(book.awaited("PROMISED_INVOICE", "TRIAL")).isEqualTo(3_000_000);
+    book.paper(
+        PaperKind.CHARGE,
+        "2026-03-15",
+        Map.of("supplier", "Larkin Carriers", "what", "Freight", "amount", "3.00"),
+        "bill",
+        book.number(bill));
+    ledger("TRIAL", "2026-03-15", 1350, 1350, 0, 0);
+    long invoice = invoice("2026-03-20", delivery, "TRIAL", "3", "9.00");
+    ledger("TRIAL", LAST, 1350, 0, 1350, 2700);
+    assertThatThrownBy(() -> back(delivery, "TRIAL", "1"))
+        .hasMessageContaining("are not invoiced; for the rest name the invoice");
+    assertThatThrownBy(() -> book.voidOn("2026-06-01", sent))
+        .hasMessageContaining(book.number(back))
+        .hasMessageContaining("goes on from its line");
+    book.voidOn("2026-03-20", invoice);
+    book.voidOn("2026-02-08", back);
+    ledger("TRIAL", LAST, 450, 2250, 0, 0);
+    assertThat(book.awaited("SENT_INVOICE", "TRIAL")).isEqualTo(5_000_000);
+  }
+
+  private static long back(String of, String code, String quantity) {
+    return book.paper(
+        PaperKind.CUSTOMER_RETURN,
+        "2026-02-08",
+        Map.of(),
+        "paper item quantity",
+        of,
+        code,
+        quantity);
+  }
+
+  /** 5 at 4.00, 2 sold, one of them back: 4 are worth 16.00, and 3 of them can be sold. */
+  @Test
+  void what_comes_back_damaged_is_ours_at_its_cost_but_not_free() {
+    book.item("DENT", "FIFO");
+    book.bill("2026-05-01", "DENT", "5", "4.00");
+    String invoice = book.number(invoice("2026-05-02", "", "DENT", "2", "9.00"));
+    book.paper(
+        PaperKind.CUSTOMER_RETURN,
+        "2026-05-04",
+        Map.of(),
+        "paper item quantity goods",
+        invoice,
+        "DENT",
+        "1",
+        "Damaged goods");
+    ledger("DENT", LAST, 1600, 0, 400, 1800);
+    var catalogue = book.get(Catalogues.class).open();
+    long item = catalogue.item("DENT").orElseThrow().id();
+    long store = catalogue.place("Store").orElseThrow().id();
+    long damaged = catalogue.place("Damaged goods").orElseThrow().id();
+    assertThat(catalogue.free(item, store).everywhere()).isEqualTo(3_000_000);
+    assertThat(catalogue.free(item, damaged).here()).isEqualTo(1_000_000);
+    assertThat(book.get(ItemStore.class).free(List.of(item), "Store", true))
+        .containsExactly(new ItemStore.Free(item, 3_000_000, 3_000_000));
+    book.sql().sql("update item set reorder_point = 3000000 where code = 'DENT'").update();
+    List<Object> toOrder = new ArrayList<>();
+    book.get(ListingStore.class)
+        .all(
+            BuyListings.toOrder(Coin.of("EUR")),
+            ListingStore.Ask.ALL,
+            row -> toOrder.add(row.get("code")));
+    assertThat(toOrder).contains("DENT");
   }
 
   @Test

@@ -14,11 +14,12 @@ import zinctally.core.ledger.Role;
 import zinctally.core.number.Quantity;
 
 /**
- * Goods that go back to the supplier they came from, or come back from the customer they were sold
- * to, for credit at the price of the first paper. To a supplier they leave at the cost of their own
- * arrival; what that differs from the credit is a purchase price difference. What was not billed
- * yet needs no credit: it no longer waits for a bill. From a customer goods come back at the cost
- * at which they left.
+ * Goods that go back to the supplier they came from, or come back from the customer they went to,
+ * for credit at the price of the first paper. To a supplier they leave at the cost of their own
+ * arrival; what that differs from the credit is a purchase price difference. From a customer goods
+ * come back at the cost at which they left. What was not billed or invoiced yet needs no credit: it
+ * no longer waits for its bill or invoice. What was sent and comes back uninvoiced passes through
+ * cost of goods sold both ways, so that later changes of its cost do too and leave nothing there.
  *
  * @param money gives the money back; null when it is credit
  */
@@ -34,7 +35,10 @@ public record Return(
     implements Paper {
   /**
    * @param quantity base units, above zero
-   * @param net minor units without tax: credit, or what no longer waits for a bill
+   * @param net minor units without tax: credit, or what no longer waits for a bill; zero for goods
+   *     that were sent and not invoiced
+   * @param drawn minor units that leave the account on which it waits for its bill or invoice; zero
+   *     when it has one
    * @param tax minor units
    * @param reason null when none is given
    * @param goes where the goods go, or leave
@@ -47,6 +51,7 @@ public record Return(
       Quantity quantity,
       String unit,
       long net,
+      long drawn,
       long tax,
       ReturnReason reason,
       Place goes,
@@ -124,18 +129,7 @@ public record Return(
         if (line.thrown() != null) stock.throwAway(line.row(), i, line.parts().size(), line, part);
       }
       if (line.tax() != 0) taxes.merge(line.of().rate(), line.tax(), Math::addExact);
-      if (line.unbilled()) {
-        Awaited receipt = line.of().unbilled();
-        fills.add(
-            new Plan.Fill(line.row(), receipt.id(), line.quantity().micros(), line.net(), date));
-        known.add(
-            new JournalLine(
-                book.account(Role.RECEIVED_NOT_BILLED).id(),
-                line.item().id(),
-                who.id(),
-                line.net(),
-                receipt.number()));
-      }
+      if (line.unbilled()) ends(book, line, known, fills);
     }
     long owed = sign * total();
     Role control = toSupplier() ? Role.PAYABLES : Role.RECEIVABLES;
@@ -155,5 +149,20 @@ public record Return(
             ? List.of()
             : List.of(new Plan.Due(who.id(), reference, date, date, owed, who));
     return new Plan(stock.events, stock.moves, known, dues, List.of(), List.of(), fills);
+  }
+
+  /** What a line no longer waits for: the bill of goods that came, the invoice of goods sent. */
+  private void ends(Catalogue book, Line line, List<JournalLine> known, List<Plan.Fill> fills) {
+    Awaited waits = line.of().unbilled();
+    long micros = line.quantity().micros();
+    long item = line.item().id();
+    fills.add(new Plan.Fill(line.row(), waits.id(), micros, line.drawn(), date));
+    Role role = toSupplier() ? Role.RECEIVED_NOT_BILLED : Role.SENT_NOT_INVOICED;
+    long off = toSupplier() ? line.drawn() : -line.drawn();
+    known.add(new JournalLine(book.account(role).id(), item, who.id(), off, waits.number()));
+    if (toSupplier()) return;
+    known.add(new JournalLine(line.item().costAccount(), item, 0, line.drawn(), waits.number()));
+    long ordered = waits.order().bill();
+    if (ordered != 0) fills.add(new Plan.Fill(line.row(), ordered, micros, 0, date));
   }
 }

@@ -54,7 +54,7 @@ final class ReturnReader {
           "rows.0.paper",
           toSupplier
               ? "There is no line yet: which bill or receipt, which item, how many."
-              : "There is no line yet: which invoice, which item, how many.");
+              : "There is no line yet: which invoice or delivery, which item, how many.");
     return in.done(
         () ->
             new Return(
@@ -93,8 +93,10 @@ final class ReturnReader {
             ? bySerial(row, goods, given)
             : byArrival(row, goods, micros, given);
     if (parts == null || in.faults.size() > before) return null;
-    long net = net(row, parts);
     Traded of = parts.get(0).of();
+    long drawn =
+        of.unbilled() == null ? 0 : drawn(row, of.unbilled(), quantity.quantity().micros());
+    long net = of.unbilled() == null ? net(parts) : toSupplier ? drawn : 0;
     long tax = of.rate() == null ? 0 : of.rate().onNet(net);
     in.rows.put(row, in.rows.get(row).amounting(net));
     if (in.faults.size() > before) return null;
@@ -104,6 +106,7 @@ final class ReturnReader {
         quantity.quantity(),
         quantity.unit().sign(),
         net,
+        drawn,
         tax,
         reason,
         goes.place(),
@@ -111,21 +114,21 @@ final class ReturnReader {
         parts);
   }
 
-  /** Credit at the first paper's price; of what is not billed, what it stands at. */
-  private long net(int row, List<Return.Part> parts) {
-    Awaited unbilled = parts.get(0).of().unbilled();
-    long micros = parts.stream().mapToLong(Return.Part::quantity).sum();
-    if (unbilled == null) {
-      long net = 0;
-      for (Return.Part part : parts)
-        net =
-            Math.addExact(
-                net,
-                part.quantity() == part.of().quantity()
-                    ? part.of().net()
-                    : Share.of(part.of().net(), part.quantity(), part.of().quantity()));
-      return net;
-    }
+  /** Credit at the first paper's price. */
+  private static long net(List<Return.Part> parts) {
+    long net = 0;
+    for (Return.Part part : parts)
+      net =
+          Math.addExact(
+              net,
+              part.quantity() == part.of().quantity()
+                  ? part.of().net()
+                  : Share.of(part.of().net(), part.quantity(), part.of().quantity()));
+    return net;
+  }
+
+  /** What goods without a bill or invoice stand at on the account where they wait for it. */
+  private long drawn(int row, Awaited unbilled, long micros) {
     long before = taken.getOrDefault(List.of(-unbilled.id()), 0L);
     if (micros > unbilled.openQuantity() - before)
       in.faults.add(
@@ -137,7 +140,9 @@ final class ReturnReader {
                   + unbilled.item().name()
                   + " on "
                   + unbilled.number()
-                  + " are not billed; for the rest name the bill."));
+                  + (toSupplier
+                      ? " are not billed; for the rest name the bill."
+                      : " are not invoiced; for the rest name the invoice.")));
     taken.merge(List.of(-unbilled.id()), micros, Long::sum);
     long value = unbilled.draw(micros, before, valueTaken.getOrDefault(unbilled.id(), 0L));
     valueTaken.merge(unbilled.id(), value, Long::sum);
@@ -270,11 +275,13 @@ final class ReturnReader {
   private List<Traded> traded(int row) {
     int before = in.faults.size();
     String number = in.draft.cell(row, "paper");
-    String word = toSupplier ? "bill or receipt" : "invoice";
+    String word = toSupplier ? "bill or receipt" : "invoice or delivery";
     List<Traded> lines =
         number.isEmpty()
             ? List.of()
-            : in.book.traded(number).stream().filter(t -> toSupplier != t.kind().sells()).toList();
+            : in.book.traded(number).stream()
+                .filter(t -> t.kind().side().equals(in.draft.kind().side()))
+                .toList();
     if (lines.isEmpty()) {
       in.faults.add(
           Fault.at(

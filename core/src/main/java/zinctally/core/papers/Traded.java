@@ -4,11 +4,11 @@ import java.time.LocalDate;
 import zinctally.core.goods.Item;
 
 /**
- * Goods of a line of a posted bill, receipt or invoice that moved together, for what comes back to
- * them: charges and returns. A line with serial numbers has one for each; one billed after its
- * receipts has one for each of those.
+ * Goods of a line of a posted bill, receipt, invoice or delivery that moved together, for what
+ * comes back to them: charges and returns. A line with serial numbers has one for each; one billed
+ * after its receipts has one for each of those.
  *
- * @param event the cost event: what came in, or what went out with an invoice
+ * @param event the cost event: what came in, or what went out with it
  * @param line the paper's line
  * @param quantity millionths
  * @param returned millionths of those that have gone or come back already
@@ -16,7 +16,8 @@ import zinctally.core.goods.Item;
  * @param net minor units without tax, of this quantity
  * @param rate null for none
  * @param lot the serial number's id; zero for none
- * @param unbilled what a receipt's line still waits for; null for a bill or invoice
+ * @param unbilled what a receipt's line still waits for of its bill, or a delivery's of its
+ *     invoice; null for a bill or invoice
  */
 public record Traded(
     long event,

@@ -208,6 +208,8 @@ final class EarlierPapers {
       """
       select e.id as event, e.line % :part as line, e.quantity from cost_event e
       where e.paper_id = :paper and not e.gone and e.kind in ('IN', 'OUT')
+        and (:kind <> 'DELIVERY' or e.contra_account in (
+          select id from account where role = 'SENT_NOT_INVOICED'))
       union all
       select e.id, f.line, if(e.lot_id = 0, least(f.quantity, e.quantity), e.quantity) from (
         select awaited_id, line, sum(quantity) as quantity from fulfilment
@@ -228,6 +230,10 @@ final class EarlierPapers {
           select id from account where role = 'SENT_NOT_INVOICED'))
       where :kind in ('BILL', 'INVOICE')""";
 
+  /** What goods wait for when they move before their bill or invoice. */
+  private static final Map<PaperKind, Awaits> WAITS =
+      Map.of(PaperKind.RECEIPT, Awaits.RECEIVED_BILL, PaperKind.DELIVERY, Awaits.SENT_INVOICE);
+
   List<Traded> traded(String number, long amends) {
     record Head(long id, PaperKind kind, String number, LocalDate date, long party) {}
     Optional<Head> head =
@@ -243,11 +249,11 @@ final class EarlierPapers {
                         row.getObject(4, LocalDate.class),
                         row.getLong(5)))
             .optional()
-            .filter(h -> h.kind == PaperKind.BILL || h.kind == PaperKind.RECEIPT || h.kind.sells());
+            .filter(h -> WAITS.containsKey(h.kind) || h.kind == PaperKind.BILL || h.kind.sells());
     if (head.isEmpty()) return List.of();
     Head paper = head.get();
-    List<Awaited> waiting =
-        paper.kind == PaperKind.RECEIPT ? awaited(paper.number, amends) : List.of();
+    Awaits waits = WAITS.get(paper.kind);
+    List<Awaited> waiting = waits == null ? List.of() : awaited(paper.number, amends);
     record Row(
         long event,
         int line,
@@ -318,12 +324,11 @@ final class EarlierPapers {
                     r.net,
                     r.rate,
                     r.lot,
-                    paper.kind != PaperKind.RECEIPT
-                        ? null
-                        : waiting.stream()
-                            .filter(a -> a.what() == Awaits.RECEIVED_BILL && a.line() == r.line)
-                            .findFirst()
-                            .orElse(null)))
+                    waiting.stream()
+                        .filter(a -> a.what() == waits && a.line() == r.line)
+                        .filter(a -> a.paper() == paper.id)
+                        .findFirst()
+                        .orElse(null)))
         .toList();
   }
 

@@ -135,14 +135,18 @@ class PaperController {
     }
   }
 
+  /** What its lines still wait for. */
+  private Set<Awaits> awaits(PostedPaper paper) {
+    return catalogues.open().awaited(paper.number()).stream()
+        .filter(a -> a.openQuantity() > 0 && a.number().equals(paper.number()))
+        .filter(a -> a.order().open())
+        .map(Awaited::what)
+        .collect(Collectors.toSet());
+  }
+
   private List<Next> goesOn(PostedPaper paper, Principal who) {
     List<Next> next = new ArrayList<>();
-    Set<Awaits> awaits =
-        catalogues.open().awaited(paper.number()).stream()
-            .filter(a -> a.openQuantity() > 0 && a.number().equals(paper.number()))
-            .filter(a -> a.order().open())
-            .map(Awaited::what)
-            .collect(Collectors.toSet());
+    Set<Awaits> awaits = awaits(paper);
     if (awaits.contains(Awaits.ORDERED_GOODS) || awaits.contains(Awaits.BILLED_GOODS))
       next.add(new Next(PaperKind.RECEIPT, "Goods have come"));
     if (awaits.contains(Awaits.ORDERED_BILL) || awaits.contains(Awaits.RECEIVED_BILL))
@@ -196,11 +200,13 @@ class PaperController {
     return "redirect:/papers/" + id;
   }
 
-  private static PaperKind returnKind(PostedPaper paper) {
+  private PaperKind returnKind(PostedPaper paper) {
     if (paper.isVoid()) return null;
     return switch (paper.kind()) {
       case BILL, RECEIPT -> PaperKind.SUPPLIER_RETURN;
       case INVOICE, COUNTER_SALE -> PaperKind.CUSTOMER_RETURN;
+      case DELIVERY ->
+          awaits(paper).contains(Awaits.SENT_INVOICE) ? PaperKind.CUSTOMER_RETURN : null;
       default -> null;
     };
   }
@@ -213,7 +219,7 @@ class PaperController {
     if (kind == null || !May.write(who, kind))
       throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     List<Map<String, String>> rows =
-        Returnable.of(paper.number(), catalogues.open().traded(paper.number()), kind);
+        Returnable.of(paper.number(), catalogues.open().traded(paper.number()));
     Map<String, String> fields = new HashMap<>();
     fields.put("date", LocalDate.now(clock).toString());
     fields.put(kind == PaperKind.SUPPLIER_RETURN ? "supplier" : "customer", paper.partyName());

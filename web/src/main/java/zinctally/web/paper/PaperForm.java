@@ -276,7 +276,13 @@ public record PaperForm(
                   figure("net", "Credited without tax, if not all"),
                   figure("tax_amount", "Tax, if not the same"),
                   shown("amount", "Credit"))),
-          goesBack(PaperKind.CUSTOMER_RETURN, "customer", "Customer", "Into", "Invoice", "invoice"),
+          goesBack(
+              PaperKind.CUSTOMER_RETURN,
+              "customer",
+              "Customer",
+              "Into",
+              "Invoice or delivery",
+              "invoice"),
           new PaperForm(
               PaperKind.WRITE_DOWN,
               List.of(date("date", "Date")),

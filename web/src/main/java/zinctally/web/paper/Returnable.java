@@ -12,16 +12,14 @@ import zinctally.core.papers.Traded;
 final class Returnable {
   private Returnable() {}
 
-  static List<Map<String, String>> of(String number, List<Traded> goods, PaperKind kind) {
+  static List<Map<String, String>> of(String number, List<Traded> goods) {
     Map<Integer, Long> left = new LinkedHashMap<>();
     Map<Integer, Traded> lines = new HashMap<>();
     for (Traded some : goods) {
-      long open = some.returnable();
-      if (kind == PaperKind.SUPPLIER_RETURN && some.kind() == PaperKind.RECEIPT)
-        open = some.unbilled() == null ? 0 : Math.min(open, some.unbilled().openQuantity());
-      left.merge(some.line(), Math.max(0, open), Long::sum);
+      left.merge(some.line(), Math.max(0, some.returnable()), Long::sum);
       lines.putIfAbsent(some.line(), some);
     }
+    left.replaceAll((line, open) -> Math.min(open, most(lines.get(line))));
     return left.entrySet().stream()
         .filter(line -> line.getValue() > 0)
         .map(
@@ -31,5 +29,12 @@ final class Returnable {
               return Map.of("paper", number, "item", of.item().code(), "quantity", many);
             })
         .toList();
+  }
+
+  /** Of goods that moved before their bill or invoice, as many as still wait for it. */
+  private static long most(Traded of) {
+    boolean waits = of.kind() == PaperKind.RECEIPT || of.kind() == PaperKind.DELIVERY;
+    if (!waits) return Long.MAX_VALUE;
+    return of.unbilled() == null ? 0 : of.unbilled().openQuantity();
   }
 }

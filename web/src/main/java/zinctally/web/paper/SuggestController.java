@@ -83,7 +83,7 @@ class SuggestController {
       case "ordered" -> papers(typed, "PURCHASE_ORDER", "BILL");
       case "received" -> papers(typed, "RECEIPT", "PURCHASE_ORDER");
       case "returned" -> papers(typed, "SUPPLIER_RETURN");
-      case "invoice" -> papers(typed, "INVOICE", "COUNTER_SALE");
+      case "invoice" -> papers(typed, "INVOICE", "COUNTER_SALE", "DELIVERY");
       case "credit" ->
           customers.credits(typed, MOST).stream()
               .map(
