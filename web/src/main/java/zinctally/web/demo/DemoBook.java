@@ -7,10 +7,12 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -59,6 +61,7 @@ public class DemoBook {
   private final DemoSelling selling;
   private final JdbcClient sql;
   private final Random dice = new Random(20250901);
+  private final Set<Integer> billNumbers = new HashSet<>();
 
   DemoBook(
       BookStore books,
@@ -337,12 +340,11 @@ public class DemoBook {
     rows.forEach(r -> r.put("tax", "S"));
     Map<String, String> fields = new HashMap<>();
     fields.put("supplier", supply[0]);
+    int number = 2000 + dice.nextInt(7999);
+    while (!billNumbers.add(number)) number++;
     fields.put(
         "their_number",
-        supply[0].substring(0, 1)
-            + supply[0].charAt(supply[0].indexOf(' ') + 1)
-            + "-"
-            + (2000 + dice.nextInt(7999)));
+        supply[0].substring(0, 1) + supply[0].charAt(supply[0].indexOf(' ') + 1) + "-" + number);
     fields.put("date", day.toString());
     boolean forShop = List.of("Ansel Apiary Health", "Tamsin Print").contains(supply[0]);
     fields.put("place", forShop ? "Shop" : "Barn store");
