@@ -159,7 +159,12 @@
     const above = all("tbody tr", table).find((r) => r !== row && $("[data-col=item]", r).value.trim().toLowerCase() === code);
     if (above) {
       const many = $("[data-col=quantity]", above);
-      if (/^\d*$/.test(many.value.trim())) { many.value = String(Number(many.value || 1) + 1); input.value = ""; saveNow(); return input.focus(); }
+      if (/^\d*$/.test(many.value.trim())) {
+        many.value = String(Number(many.value || 1) + 1);
+        all("input", row).forEach((i) => { i.value = ""; delete i.dataset.own; });
+        saveNow();
+        return input.focus();
+      }
     }
     saveNow();
     const numbers = $("[data-col=numbers]", row);
@@ -202,7 +207,13 @@
   let flying = false;
   let waiting = [];
   for (const change of ["input", "saved-now"]) paper.addEventListener(change, () => { typed++; });
-  document.addEventListener("htmx:beforeRequest", (e) => { if (e.detail.elt === paper) { sent = typed; flying = true; } });
+  let sentItems = null; // what stood in each row when the proof was asked for
+  document.addEventListener("htmx:beforeRequest", (e) => {
+    if (e.detail.elt !== paper) return;
+    sent = typed;
+    flying = true;
+    sentItems = all("tbody [data-col=item]", paper).map((i) => i.value);
+  });
   document.addEventListener("htmx:afterRequest", (e) => { if (e.detail.elt === paper) flying = false; });
   const whenProved = (then) => {
     if (proved === typed) return then();
@@ -398,7 +409,8 @@
     all(".numbers", paper).forEach((n) => { if (n !== document.activeElement.closest(".numbers")) n.hidden = !$("input", n).value; });
     all("data[data-line]", proof).forEach((d) => {
       const row = $(`tr[data-row="${d.dataset.line}"]`, table);
-      if (!row) return;
+      const item = row && $("[data-col=item]", row);
+      if (!row || (item && sentItems && sentItems[d.dataset.line] !== item.value)) return;
       for (const what of ["name", "amount", "free", "given", "awaited", "margin"]) {
         const to = $(`[data-shown=${what}]`, row);
         const says = d.dataset[what] || "";
