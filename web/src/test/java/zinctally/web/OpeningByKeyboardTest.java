@@ -27,7 +27,7 @@ class OpeningByKeyboardTest {
       type(page, "login", "ida");
       type(page, "password", "short");
       page.keyboard().press("Enter");
-      assertThat(page.textContent("main")).contains("At least ten characters");
+      page.waitForSelector("text=At least ten characters");
       assertThat(page.inputValue("#name")).isEqualTo("Ida Wickmere");
       type(page, "password", "larch and clover");
       page.keyboard().press("Enter");
