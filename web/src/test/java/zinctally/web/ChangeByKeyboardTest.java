@@ -157,6 +157,7 @@ class ChangeByKeyboardTest {
     assertThat(page.textContent("main h1")).contains("version 2");
     assertThat(page.textContent("main table")).contains("25.00");
     page.click("text=Version 1, posted");
+    page.waitForURL("**/version/1");
     assertThat(page.textContent("main")).contains("superseded").contains("2.00");
   }
 

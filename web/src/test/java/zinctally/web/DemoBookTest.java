@@ -195,6 +195,7 @@ class DemoBookTest {
     page.click("main table a");
     assertThat(page.textContent("svg.ladder")).contains("10 left");
     page.click("#balance");
+    page.waitForURL(url -> url.contains("/prove"));
     assertThat(page.textContent("main")).contains("in step");
   }
 
@@ -222,6 +223,7 @@ class DemoBookTest {
     page.waitForURL("**/papers/*");
     assertThat(page.textContent("#balance")).contains("apart by 85.00");
     page.click("#balance");
+    page.waitForURL(url -> url.contains("/prove"));
     assertThat(page.textContent(".proof")).contains("Old report was short");
     page.click(".proof button");
     page.waitForURL("**/drafts/*");
