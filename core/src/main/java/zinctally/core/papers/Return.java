@@ -1,7 +1,6 @@
 package zinctally.core.papers;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -108,8 +107,8 @@ public record Return(
     int sign = toSupplier() ? 1 : -1;
     long differences = book.account(Role.PRICE_DIFFERENCES).id();
     Stocking stock = new Stocking();
-    List<Plan.Fill> fills = new ArrayList<>();
-    List<JournalLine> known = new ArrayList<>();
+    Linking links = new Linking(this, who, book);
+    List<JournalLine> known = links.known;
     Map<TaxRate, Long> taxes = new LinkedHashMap<>();
     EventKind event = toSupplier() ? EventKind.OUT : EventKind.BACK;
     for (Line line : lines) {
@@ -129,7 +128,7 @@ public record Return(
         if (line.thrown() != null) stock.throwAway(line.row(), i, line.parts().size(), line, part);
       }
       if (line.tax() != 0) taxes.merge(line.of().rate(), line.tax(), Math::addExact);
-      if (line.unbilled()) ends(book, line, known, fills);
+      if (line.unbilled()) ends(line, links);
     }
     long owed = sign * total();
     Role control = toSupplier() ? Role.PAYABLES : Role.RECEIVABLES;
@@ -148,21 +147,22 @@ public record Return(
         owed == 0 || money != null
             ? List.of()
             : List.of(new Plan.Due(who.id(), reference, date, date, owed, who));
-    return new Plan(stock.events, stock.moves, known, dues, List.of(), List.of(), fills);
+    return new Plan(stock.events, stock.moves, known, dues, List.of(), List.of(), links.fills);
   }
 
   /** What a line no longer waits for: the bill of goods that came, the invoice of goods sent. */
-  private void ends(Catalogue book, Line line, List<JournalLine> known, List<Plan.Fill> fills) {
+  private void ends(Line line, Linking links) {
     Awaited waits = line.of().unbilled();
+    Item item = line.item();
     long micros = line.quantity().micros();
-    long item = line.item().id();
-    fills.add(new Plan.Fill(line.row(), waits.id(), micros, line.drawn(), date));
-    Role role = toSupplier() ? Role.RECEIVED_NOT_BILLED : Role.SENT_NOT_INVOICED;
-    long off = toSupplier() ? line.drawn() : -line.drawn();
-    known.add(new JournalLine(book.account(role).id(), item, who.id(), off, waits.number()));
-    if (toSupplier()) return;
-    known.add(new JournalLine(line.item().costAccount(), item, 0, line.drawn(), waits.number()));
-    long ordered = waits.order().bill();
-    if (ordered != 0) fills.add(new Plan.Fill(line.row(), ordered, micros, 0, date));
+    links.fill(line.row(), waits, micros, line.drawn());
+    if (toSupplier()) {
+      links.between(Role.RECEIVED_NOT_BILLED, item, line.drawn(), waits.number());
+      return;
+    }
+    links.between(Role.SENT_NOT_INVOICED, item, -line.drawn(), waits.number());
+    links.known.add(
+        new JournalLine(item.costAccount(), item.id(), 0, line.drawn(), waits.number()));
+    links.bill(line.row(), new Flow.Portion(waits, micros, line.drawn()));
   }
 }
