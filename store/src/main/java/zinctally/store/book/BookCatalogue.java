@@ -222,8 +222,7 @@ public final class BookCatalogue implements Catalogue {
 
   @Override
   public Optional<LatestCost> presentCost(long item) {
-    return costs.present(
-        item, items.values().stream().flatMap(Optional::stream).map(Item::id).toList());
+    return costs.present(item, byId.keySet());
   }
 
   @Override

@@ -106,13 +106,15 @@ class PaperController {
     model.addAttribute("trade", PRICED.contains(paper.kind()));
     model.addAttribute("mayRepeat", REPEATS.contains(paper.kind()) && May.write(who, paper.kind()));
     model.addAttribute("valued", VALUED.contains(paper.kind()));
-    model.addAttribute("mayReturn", returnKind(paper) != null && May.write(who, returnKind(paper)));
+    Set<Awaits> awaits = awaits(paper);
+    PaperKind back = returnKind(paper, awaits);
+    model.addAttribute("mayReturn", back != null && May.write(who, back));
     if (paper.kind().sells()) model.addAttribute("earned", papers.earned(id));
     model.addAttribute("handed", PaperPdf.HANDED.contains(paper.kind()));
     model.addAttribute("followers", orders.followers(id));
     boolean brought = paper.kind() == PaperKind.RECEIPT || paper.kind() == PaperKind.BILL;
     model.addAttribute("waitedFor", brought && !paper.isVoid() ? orders.waitingFor(id) : List.of());
-    model.addAttribute("goesOn", paper.isVoid() ? List.of() : goesOn(paper, who));
+    model.addAttribute("goesOn", paper.isVoid() ? List.of() : goesOn(paper, awaits, who));
     orders
         .head(id)
         .ifPresent(
@@ -135,7 +137,7 @@ class PaperController {
     }
   }
 
-  /** What its lines still wait for. */
+  /** What its lines still wait for; nothing once it is void. */
   private Set<Awaits> awaits(PostedPaper paper) {
     return catalogues.open().awaited(paper.number()).stream()
         .filter(a -> a.openQuantity() > 0 && a.number().equals(paper.number()))
@@ -144,9 +146,8 @@ class PaperController {
         .collect(Collectors.toSet());
   }
 
-  private List<Next> goesOn(PostedPaper paper, Principal who) {
+  private static List<Next> goesOn(PostedPaper paper, Set<Awaits> awaits, Principal who) {
     List<Next> next = new ArrayList<>();
-    Set<Awaits> awaits = awaits(paper);
     if (awaits.contains(Awaits.ORDERED_GOODS) || awaits.contains(Awaits.BILLED_GOODS))
       next.add(new Next(PaperKind.RECEIPT, "Goods have come"));
     if (awaits.contains(Awaits.ORDERED_BILL) || awaits.contains(Awaits.RECEIVED_BILL))
@@ -200,13 +201,12 @@ class PaperController {
     return "redirect:/papers/" + id;
   }
 
-  private PaperKind returnKind(PostedPaper paper) {
+  private static PaperKind returnKind(PostedPaper paper, Set<Awaits> awaits) {
     if (paper.isVoid()) return null;
     return switch (paper.kind()) {
       case BILL, RECEIPT -> PaperKind.SUPPLIER_RETURN;
       case INVOICE, COUNTER_SALE -> PaperKind.CUSTOMER_RETURN;
-      case DELIVERY ->
-          awaits(paper).contains(Awaits.SENT_INVOICE) ? PaperKind.CUSTOMER_RETURN : null;
+      case DELIVERY -> awaits.contains(Awaits.SENT_INVOICE) ? PaperKind.CUSTOMER_RETURN : null;
       default -> null;
     };
   }
@@ -215,7 +215,7 @@ class PaperController {
   @PostMapping("/papers/{id}/return")
   String giveBack(@PathVariable long id, Principal who) {
     PostedPaper paper = paper(id);
-    PaperKind kind = returnKind(paper);
+    PaperKind kind = returnKind(paper, awaits(paper));
     if (kind == null || !May.write(who, kind))
       throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     List<Map<String, String>> rows =
