@@ -16,10 +16,6 @@ public class FindStore {
   /** Something found. */
   public record Hit(long id, String words, String aside) {}
 
-  private static String like(String typed) {
-    return typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
-  }
-
   public List<Hit> items(String typed, int atMost) {
     return hits(
         "select id, name, code from item where code like :start or name like :within or gtin = :word"
@@ -69,8 +65,8 @@ public class FindStore {
   private List<Hit> hits(String query, String typed, int atMost) {
     return sql.sql(query)
         .param("word", typed)
-        .param("start", like(typed) + "%")
-        .param("within", "%" + like(typed) + "%")
+        .param("start", Like.escaped(typed) + "%")
+        .param("within", "%" + Like.escaped(typed) + "%")
         .param("most", atMost)
         .query((row, n) -> new Hit(row.getLong(1), row.getString(2), row.getString(3)))
         .list();

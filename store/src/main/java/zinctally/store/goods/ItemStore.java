@@ -16,6 +16,7 @@ import zinctally.core.goods.ItemKind;
 import zinctally.core.goods.Tracking;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
+import zinctally.store.find.Like;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listings;
 import zinctally.store.sell.PriceStore;
@@ -332,7 +333,7 @@ public class ItemStore {
 
   /** Items in use whose code, name, wording or barcode begins with, then holds, what was typed. */
   public List<Found> search(String typed, int atMost) {
-    String like = typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    String like = Like.escaped(typed);
     return sql.sql(
             """
             select i.id, i.code, i.name, i.base_unit, coalesce(h.on_hand, 0) as on_hand

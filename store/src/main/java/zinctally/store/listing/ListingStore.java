@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.stereotype.Repository;
+import zinctally.store.find.Like;
 
 /** Runs listings. */
 @Repository
@@ -66,8 +67,7 @@ public class ListingStore {
     for (String word : ask.filter().toLowerCase(Locale.ROOT).split("\\s+")) {
       if (word.isEmpty() || n == 8) continue;
       String param = "word" + n++;
-      params.put(
-          param, "%" + word.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%");
+      params.put(param, "%" + Like.escaped(word) + "%");
       conditions.add(
           listing.columns().stream()
               .filter(c -> c.type() == Listing.Type.TEXT || c.type() == Listing.Type.DATE)

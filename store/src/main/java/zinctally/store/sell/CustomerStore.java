@@ -9,6 +9,7 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import zinctally.store.find.Like;
 
 /** Customers: what is known of each, and on what terms they buy. */
 @Repository
@@ -60,7 +61,7 @@ public class CustomerStore {
 
   /** Credit that customers have not used yet, the latest first. */
   public List<Credit> credits(String typed, int atMost) {
-    String like = typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    String like = Like.escaped(typed);
     return sql.sql(
             """
             select o.number, c.name as customer, o.date, -o.open as open from open_item o

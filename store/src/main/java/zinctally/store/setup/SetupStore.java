@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import zinctally.store.find.Like;
 
 /** Places, tax rates, reasons and parties. */
 @Repository
@@ -160,7 +161,7 @@ public class SetupStore {
    * what was typed.
    */
   public List<Named> papers(List<String> kinds, String typed, int atMost) {
-    String like = typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    String like = Like.escaped(typed);
     return sql.sql(
             """
             select p.number, p.date, coalesce(w.name, ''),
@@ -185,7 +186,7 @@ public class SetupStore {
 
   /** Names of parties of a kind that begin with, then hold, what was typed. */
   public List<String> parties(String kind, String typed, int atMost) {
-    String like = typed.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    String like = Like.escaped(typed);
     return sql.sql(
             """
             select name from party where active and (:kind = '' or kind = :kind)
