@@ -13,9 +13,11 @@ import zinctally.store.check.Finding;
 public final class CrashCheck {
   private CrashCheck() {}
 
-  /** Argument: the file with what was acknowledged. Ends with status 1 on any fault. */
+  /**
+   * Arguments: the file with what was acknowledged, and the book. Ends with status 1 on a fault.
+   */
   public static void main(String[] args) throws Exception {
-    BenchBook book = BenchBook.lasting("crash");
+    BenchBook book = BenchBook.lasting(args[1]);
     List<String> faults = new ArrayList<>();
     for (Finding finding : book.get(CheckStore.class).findings())
       if (!finding.holds()) faults.add(finding.what() + ": " + finding.faults());

@@ -36,7 +36,7 @@ final class ScanBench {
           rows.add(Map.of("item", "S-" + Math.floorMod(i * 3 + line, items), "price", "3.00"));
         Draft sale = new Draft(PaperKind.COUNTER_SALE, head, rows);
         long start = System.nanoTime();
-        drafts.save(id, sale, "bench");
+        drafts.save(id, sale, drafts.find(id).orElseThrow().seen(), "bench");
         posting.prove(sale, 0, "bench");
         if (i >= 0) scans[i] = System.nanoTime() - start;
       }

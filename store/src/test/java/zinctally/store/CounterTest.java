@@ -25,6 +25,7 @@ class CounterTest extends OneBookTest {
   static void goods() {
     book.item("SOLD", "FIFO");
     book.bill("2026-05-01", "SOLD", "200", "4.00");
+    book.get(TillStore.class).open("Store", 0, "tester");
   }
 
   /** Sells pieces at 9.00, paid as the field and value pairs say. */
@@ -184,6 +185,7 @@ class CounterTest extends OneBookTest {
   @Test
   void a_till_holds_its_float_and_the_cash_of_its_sales_less_what_was_paid_back() {
     TillStore tills = book.get(TillStore.class);
+    emptied(tills);
     long till = tills.open("Store", 10000, "tester");
     long sale = sell("1", "cash", "20");
     sell("1", "card", "9");
@@ -211,6 +213,15 @@ class CounterTest extends OneBookTest {
         .isEqualTo(60);
     assertThatThrownBy(() -> book.get(TillClosing.class).close(till, 9940, "tester"))
         .hasMessageContaining("is closed");
+    assertThatThrownBy(() -> sell("1", "cash", "9"))
+        .hasMessageContaining("No till is open at Store");
+    tills.open("Store", 0, "tester");
+  }
+
+  /** Closes the till that is open with what should be in it. */
+  private static void emptied(TillStore tills) {
+    TillStore.Till open = tills.of("tester").orElseThrow();
+    book.get(TillClosing.class).close(open.id(), open.expected(), "tester");
   }
 
   @Test

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.function.LongSupplier;
 import org.springframework.boot.autoconfigure.EnableAutoConfiguration;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -23,6 +24,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Refused;
 import zinctally.store.prove.TieOutStore;
 
 /** A book of its own on the real MariaDB, thrown away at the end. Today is 2026-06-30. */
@@ -42,11 +44,19 @@ public final class FreshBook implements AutoCloseable {
   }
 
   public FreshBook() {
+    this(new Class<?>[0]);
+  }
+
+  /**
+   * @param more wiring besides the book's own
+   */
+  public FreshBook(Class<?>... more) {
     String server =
         Objects.requireNonNull(
             System.getenv("ZINC_DB_SERVER"), "these tests need a database: run ./zinc-tally test");
     context =
         new SpringApplicationBuilder(Wiring.class)
+            .sources(more)
             .web(org.springframework.boot.WebApplicationType.NONE)
             .properties(
                 Map.of(
@@ -92,6 +102,25 @@ public final class FreshBook implements AutoCloseable {
 
   public long post(PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {
     return get(Posting.class).post(draft(kind, fields, rows), "tester");
+  }
+
+  /** Posts a paper and says yes to what is only asked. */
+  public long postAgreed(
+      PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {
+    Map<String, String> head = new HashMap<>(fields);
+    return agreed(head, () -> post(kind, head, rows));
+  }
+
+  /** Tries again with what is asked answered with yes in the head. */
+  public static long agreed(Map<String, String> head, LongSupplier post) {
+    for (int asked = 0; ; asked++)
+      try {
+        return post.getAsLong();
+      } catch (Refused refused) {
+        boolean questions = refused.faults().stream().noneMatch(f -> f.question().isEmpty());
+        if (!questions || asked == 2) throw refused;
+        refused.faults().forEach(f -> head.merge("agreed", f.question(), (a, b) -> a + " " + b));
+      }
   }
 
   public long draft(PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {

@@ -146,7 +146,7 @@ class LatePapersTest {
     Pool pool = new Pool(Method.valueOf(method), PoolState.EMPTY, false, Past.NONE, Trace.SILENT);
     Recost scratch = Recost.of(pool, List.of(), events, 0);
     assertThat(scratch.changes()).isEmpty();
-    assertThat(scratch.end()).isEqualTo(pools.heads(List.of(item), false).get(item).state());
+    assertThat(scratch.end()).isEqualTo(pools.heads(List.of(item)).get(item).state());
     assertThat(
             book.sql()
                 .sql("select sum(value) from cost_entry where item_id = ?")

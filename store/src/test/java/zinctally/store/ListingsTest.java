@@ -160,6 +160,7 @@ class ListingsTest {
         List.of(Map.of("item", "LOTS", "quantity", "4", "price", "2", "numbers", "L-1")));
     book.get(RepeatStore.class)
         .add(
+            1,
             "Rent",
             new Draft(PaperKind.BILL, head, List.of(row)),
             new Repetition(Repetition.Every.MONTH, DATE, null, null),

@@ -145,4 +145,36 @@ class NumberedGoodsTest extends OneBookTest {
     post(PaperKind.INVOICE, "2026-02-03", "OPEN", "1", "O-3", "price", "90");
     assertThat(book.worth("OPEN")).isEqualTo(10000 - 3333);
   }
+
+  /** Parts of a line count in millions; 1,100 come back and go out again on one line. */
+  @Test
+  void eleven_hundred_pieces_come_back_on_one_line_and_are_thrown_away() {
+    item("MANY", "SPECIFIC", "SERIAL");
+    String columns = "item quantity price numbers";
+    String run = "1100 from Q-0001";
+    book.paper(PaperKind.RECEIPT, "2026-03-01", Map.of(), columns, "MANY", "1100", "1", run);
+    String sale =
+        book.number(
+            book.paper(
+                PaperKind.INVOICE, "2026-03-02", Map.of(), columns, "MANY", "1100", "2", run));
+    long back =
+        book.paper(
+            PaperKind.CUSTOMER_RETURN,
+            "2026-03-03",
+            Map.of(),
+            "paper item quantity goods numbers",
+            sale,
+            "MANY",
+            "1100",
+            "Breakage",
+            run);
+    assertThat(
+            book.sql()
+                .sql("select max(line) from cost_event where paper_id = ?")
+                .param(back)
+                .query(Long.class)
+                .single())
+        .isEqualTo(2_199_000_000L);
+    book.voidOn("2026-03-03", back);
+  }
 }

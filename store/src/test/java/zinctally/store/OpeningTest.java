@@ -51,7 +51,7 @@ class OpeningTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "S-1,Smoker,each,twelve,4.50,54.00,9.00 | rows.0.c3 | \"twelve\" is not a number; write it like 1234.50.",
+        "S-1,Smoker,each,twelve,4.50,54.00,9.00 | rows.0.c3 | \"twelve\" is not a number as this sheet writes them",
         "S-1,Smoker,each,-2,4.50,9.00,9.00 | rows.0.c3 | -2 is below zero; opening stock has nothing below zero.",
         "S-1,Smoker,hogshead,2,4.50,9.00,9.00 | rows.0.c2 | \"hogshead\" is no unit known here",
         "S-1,Smoker,each,12,6.50,54.00,9.00 | rows.0.c5 | 12 \u00d7 6.50 is 78.00, but the value column says 54.00; a unit cost of 4.5 would agree.",

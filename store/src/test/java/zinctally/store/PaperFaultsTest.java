@@ -81,7 +81,7 @@ class PaperFaultsTest {
       delimiter = '|',
       value = {
         "date | 2025-12-31 | is before the cut-over date 2026-01-01; the books start there.",
-        "date | 9 March | is not a date; write it as 2026-03-09.",
+        "date | 9 March | is not a date; write it as 2026-03-09",
         "date | 2062-03-01 | is more than a year ahead",
         "due | 2026-02-01 | which is before the paper's date",
         "place | Moon | There is no place called",
@@ -133,7 +133,10 @@ class PaperFaultsTest {
                     List.of(Map.of("paper", number, "amount", "50.01"))))
         .isInstanceOf(Refused.class)
         .hasMessageContaining("Only 50.00 of " + number + " is open.");
-    book.post(PaperKind.CUSTOMER_PAYMENT, fields, List.of(Map.of("paper", number, "amount", "50")));
+    List<Map<String, String>> whole = List.of(Map.of("paper", number, "amount", "50"));
+    assertThatThrownBy(() -> book.post(PaperKind.CUSTOMER_PAYMENT, fields, whole))
+        .hasMessageContaining("10.00 is more than the lines settle");
+    book.postAgreed(PaperKind.CUSTOMER_PAYMENT, fields, whole);
     assertThat(
             book.sql()
                 .sql("select open from open_item where paper_id = ?")

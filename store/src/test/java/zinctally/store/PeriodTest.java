@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;
 import zinctally.store.prove.PeriodStore;
 
@@ -30,9 +33,9 @@ class PeriodTest {
       book.draft(PaperKind.BILL, Map.of("date", "2026-01-30"), FreshBook.rows("MONTH", "1", "1"));
       assertThat(periods.unsettled(JANUARY)).hasSize(1);
       assertThat(periods.unsettled(JANUARY).get(0).what()).contains("in draft");
-      assertThatThrownBy(() -> periods.close(FEBRUARY, "tester"))
+      assertThatThrownBy(() -> periods.close(FEBRUARY, "", "tester"))
           .hasMessageContaining("the next is 2026-01");
-      periods.close(JANUARY, "tester");
+      periods.close(JANUARY, "", "tester");
       Map<LocalDate, String> closed = book.figures();
       assertThatThrownBy(() -> book.bill("2026-01-31", "MONTH", "1", "1"))
           .isInstanceOf(Refused.class)
@@ -54,8 +57,31 @@ class PeriodTest {
       assertThatThrownBy(() -> periods.reopen(JANUARY, "", "tester")).hasMessageContaining("Why");
       periods.reopen(JANUARY, "a bill was forgotten", "tester");
       book.bill("2026-01-31", "MONTH", "1", "1");
-      assertThatThrownBy(() -> periods.close(LocalDate.of(2026, 7, 1), "tester"))
+      assertThatThrownBy(() -> periods.close(LocalDate.of(2026, 7, 1), "", "tester"))
           .isInstanceOf(PeriodStore.Wrong.class);
+    }
+  }
+
+  @Test
+  void an_opening_is_refused_once_its_month_is_closed_and_says_why() throws Exception {
+    try (FreshBook book = new FreshBook()) {
+      book.get(PeriodStore.class).close(JANUARY, "", "tester");
+      Draft sheet =
+          new Draft(
+              PaperKind.OPENING_STOCK,
+              Map.of("columns", "code,quantity,value", "place", "Store"),
+              List.of(Map.of("c0", "NEW-1", "c1", "2", "c2", "2.00")));
+      Posting posting = book.get(Posting.class);
+      assertThat(posting.prove(sheet, 0, "tester").faults())
+          .anyMatch(
+              f -> f.says().contains("An opening is of 2026-01-01, and that month is closed"));
+      Draft balances =
+          new Draft(
+              PaperKind.OPENING_BALANCES,
+              Map.of(),
+              List.of(Map.of("account", "1000", "debit", "5.00")));
+      assertThat(posting.prove(balances, 0, "tester").faults())
+          .anyMatch(f -> f.says().contains("that month is closed"));
     }
   }
 }

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -50,6 +52,27 @@ class PricesTest extends OneBookTest {
     prices.set(item("JAR"), list, from, atLeast * 1_000_000, new BigDecimal(each), "tester");
   }
 
+  private static Optional<BigDecimal> price(String code, long list, LocalDate on, long quantity) {
+    return step(code, list, on, quantity).map(PriceStore.Step::price);
+  }
+
+  private static Optional<PriceStore.Step> step(
+      String code, long list, LocalDate on, long quantity) {
+    long item = item(code);
+    return prices.listed(List.of(item), list, on).price(item, quantity * 1_000_000);
+  }
+
+  @Test
+  void a_price_that_the_first_list_stands_in_with_holds_tax_as_the_first_list_does() {
+    prices.withTax(retail, true);
+    try {
+      assertThat(step("JAR", trade, JULY, 1)).get().returns(true, PriceStore.Step::withTax);
+      assertThat(step("JAR", trade, JULY, 24)).get().returns(false, PriceStore.Step::withTax);
+    } finally {
+      prices.withTax(retail, false);
+    }
+  }
+
   @ParameterizedTest
   @CsvSource({
     "first, 2026-06-30, 1, 1.00",
@@ -63,8 +86,7 @@ class PricesTest extends OneBookTest {
   })
   void the_latest_price_of_the_highest_step_reached_counts_and_the_first_list_stands_in(
       String list, LocalDate on, long quantity, BigDecimal price) {
-    assertThat(
-            prices.price(item("JAR"), list.equals("trade") ? trade : 0, on, quantity * 1_000_000))
+    assertThat(price("JAR", list.equals("trade") ? trade : 0, on, quantity))
         .get()
         .usingComparator(BigDecimal::compareTo)
         .isEqualTo(price);
@@ -97,11 +119,11 @@ class PricesTest extends OneBookTest {
     assertThat(prices.of(item("COST-A"))).isEmpty();
     // 6.00 and 8.00 are 7.00 each on average: 10.50 with the markup
     assertThat(changes.change(wanted, changes.preview(wanted).sum(), "tester")).isEqualTo(2);
-    assertThat(prices.price(item("COST-B"), 0, LocalDate.of(2026, 6, 30), 1_000_000))
+    assertThat(price("COST-B", 0, LocalDate.of(2026, 6, 30), 1))
         .get()
         .usingComparator(BigDecimal::compareTo)
         .isEqualTo(new BigDecimal("10.49"));
-    assertThat(prices.price(item("COST-B"), 0, LocalDate.of(2026, 6, 29), 1_000_000)).isEmpty();
+    assertThat(price("COST-B", 0, LocalDate.of(2026, 6, 29), 1)).isEmpty();
     assertThat(changes.preview(wanted).changed()).isEmpty();
   }
 }

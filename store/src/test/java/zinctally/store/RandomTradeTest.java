@@ -18,6 +18,7 @@ import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.posting.Refused;
 import zinctally.store.prove.TieOutStore;
+import zinctally.store.sell.TillStore;
 
 /**
  * Whatever is bought and sold in whatever order: what waits for goods or for its paper is what its
@@ -58,6 +59,7 @@ class RandomTradeTest {
     try (FreshBook own = new FreshBook()) {
       book = own;
       dice = new Random(20261123);
+      own.get(TillStore.class).open("Store", 0, "tester");
       List<PaperKind> kinds = way.equals("buying") ? BUYING : SELLING;
       for (int i = 0; i < 4; i++) own.item("R" + i, i % 2 == 0 ? "FIFO" : "AVERAGE");
       List<Long> posted = new ArrayList<>();
@@ -167,14 +169,7 @@ class RandomTradeTest {
     more.put("supplier", "Orrin Joinery");
     more.put("customer", "Fenwick Garden");
     more.put("place", "Store");
-    for (int asked = 0; ; asked++)
-      try {
-        return book.post(kind, more, List.of(row));
-      } catch (Refused refused) {
-        boolean questions = refused.faults().stream().noneMatch(f -> f.question().isEmpty());
-        if (!questions || asked == 2) throw refused;
-        refused.faults().forEach(f -> more.merge("agreed", f.question(), (a, b) -> a + " " + b));
-      }
+    return book.postAgreed(kind, more, List.of(row));
   }
 
   private String bill() {

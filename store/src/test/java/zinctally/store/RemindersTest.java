@@ -37,6 +37,14 @@ class RemindersTest {
       long next = book.sql().sql("select max(id) from reminder").query(Long.class).single();
       assertThat(reminders.find(next).orElseThrow().sum()).isEqualTo(3000);
       assertThat(reminders.find(next).orElseThrow().before()).isEqualTo(1);
+      String second =
+          book.sql()
+              .sql("select number from open_item where open = 3000")
+              .query(String.class)
+              .single();
+      pay(book, second, "30.00");
+      assertThat(reminders.sent(next)).as("with nothing left to ask for").isFalse();
+      assertThat(reminders.find(next).orElseThrow().sentAt()).isNull();
       reminders.discard(next);
       assertThat(reminders.find(next)).isEmpty();
     }

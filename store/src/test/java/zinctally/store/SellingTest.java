@@ -17,7 +17,9 @@ import zinctally.store.book.Catalogues;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.ListingStore;
+import zinctally.store.paper.PaperStore;
 import zinctally.store.posting.Refused;
+import zinctally.store.sell.TillStore;
 
 /** Orders, deliveries and invoices in every order in which they go. All figures by hand. */
 class SellingTest extends OneBookTest {
@@ -176,6 +178,7 @@ class SellingTest extends OneBookTest {
   /** Two counters sell the last piece at the same moment: one gets it, the other a sentence. */
   @Test
   void the_last_piece_is_sold_once() throws Exception {
+    book.get(TillStore.class).open("Store", 0, "tester");
     book.item("LAST", "FIFO");
     book.bill("2026-05-01", "LAST", "1", "4.00");
     ExecutorService counters = Executors.newFixedThreadPool(2);
@@ -340,5 +343,73 @@ class SellingTest extends OneBookTest {
     String order = order("2026-05-07", "FAULT", "9", "5.00");
     assertThatThrownBy(() -> delivery("2026-05-06", order, "FAULT", "1"))
         .hasMessageContaining("its goods cannot go before");
+  }
+
+  /**
+   * 35 are there, 20 promised to an order of the 5th; one of the 6th may have 15 without asking.
+   */
+  @Test
+  void what_is_promised_to_an_older_order_is_asked_about_before_another_takes_it() {
+    book.item("PROMISED", "FIFO");
+    book.bill("2026-01-02", "PROMISED", "35", "1.00");
+    String older = order("2026-01-05", "PROMISED", "20", "3.00");
+    String newer = order("2026-01-06", "PROMISED", "30", "3.00");
+    assertThatThrownBy(() -> delivery("2026-01-07", newer, "PROMISED", "30"))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("20 are promised before, first to " + older)
+        .hasMessageContaining("15 are free, and this takes 30");
+    assertThatThrownBy(() -> book.invoice("2026-01-07", "PROMISED", "1", "3.00"))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("0 are free, and this takes 1");
+    delivery("2026-01-07", newer, "PROMISED", "15");
+    delivery("2026-01-08", older, "PROMISED", "20");
+    ledger("PROMISED", LAST, 0, 3500, 0, 0);
+  }
+
+  /** One order number on two invoices: each is paid under our own number. */
+  @Test
+  void two_invoices_with_one_order_number_can_both_be_paid_and_say_what_paid_them() {
+    book.item("TWICE", "FIFO");
+    book.bill("2026-01-02", "TWICE", "10", "1.00");
+    long[] invoices = new long[2];
+    for (int i = 0; i < 2; i++)
+      invoices[i] =
+          book.paper(
+              PaperKind.INVOICE,
+              "2026-01-0" + (5 + i),
+              Map.of("reference", "FG 88", "customer", "Hollin Orchard"),
+              "item quantity price",
+              "TWICE",
+              "1",
+              "5.00");
+    PaperStore papers = book.get(PaperStore.class);
+    for (long invoice : invoices) {
+      long payment =
+          book.paper(
+              PaperKind.CUSTOMER_PAYMENT,
+              "2026-01-10",
+              Map.of("customer", "Hollin Orchard", "money", "1000", "amount", "5"),
+              "paper amount",
+              book.number(invoice),
+              "5");
+      assertThat(papers.settledBy(invoice))
+          .extracting(PaperStore.Settled::number)
+          .containsExactly(book.number(payment));
+      assertThat(papers.settles(payment))
+          .extracting(PaperStore.Settled::amount)
+          .containsExactly(500L);
+    }
+  }
+
+  /** Three of a delivery's lines: one of zero is left for another time. */
+  @Test
+  void a_quantity_of_zero_on_a_line_that_was_filled_in_means_not_this_line() {
+    book.item("NOW", "FIFO");
+    book.item("NOT-NOW", "FIFO");
+    book.bill("2026-01-02", "NOW", "5", "1.00", "NOT-NOW", "5", "1.00");
+    String order = order("2026-01-05", "NOW", "2", "3.00", "NOT-NOW", "3", "3.00");
+    delivery("2026-01-07", order, "NOW", "2", order, "NOT-NOW", "0");
+    assertThat(book.awaited("PROMISED_GOODS", "NOW")).isZero();
+    assertThat(book.awaited("PROMISED_GOODS", "NOT-NOW")).isEqualTo(3_000_000);
   }
 }

@@ -89,7 +89,7 @@
   }
 
   // --- keys -----------------------------------------------------------------------------------------
-  let afterN = 0;
+  let afterN = false; // however slowly the letter after it comes
   document.addEventListener("keydown", (e) => {
     if ((e.ctrlKey || e.metaKey) && e.key === "Enter") {
       const post = $("[data-post]");
@@ -103,11 +103,11 @@
     }
     if (e.key === "/") { e.preventDefault(); find && find.focus(); }
     else if (e.key === "?") $("#keys").showModal();
-    else if (e.key === "n") afterN = Date.now();
-    else if (Date.now() - afterN < 1500) {
+    else if (e.key === "n" && !afterN) afterN = true;
+    else if (afterN) {
       const begin = $(`form[data-new="${CSS.escape(e.key)}"]`);
       if (begin) { e.preventDefault(); begin.requestSubmit(); }
-      afterN = 0;
+      afterN = false;
     }
   });
 
@@ -130,6 +130,17 @@
   let offered = null;
   let offeredFor = ""; // offers for letters typed since are not taken
   const FILLED = ["price", "discount", "tax", "numbers"]; // filled as usual until she types there
+  // which cells of a row were filled in, not typed: they follow what is offered
+  const filledIn = (row) => $("[data-col=filled]", row);
+  const isFilled = (row, what) => filledIn(row).value.split(" ").includes(what);
+  const markFilled = (row, what, yes) => {
+    const left = filledIn(row).value.split(" ").filter((w) => w && w !== what);
+    filledIn(row).value = (yes ? [...left, what] : left).join(" ");
+  };
+  // figures in the form of the page
+  const decimal = $("#decimal") ? $("#decimal").textContent : ".";
+  const figure = (text) => Math.round(Number([...text].filter((c) => /\d/.test(c) || c === decimal || c === "-").join("").replace(decimal, ".") || 0) * 1000);
+  const written = (thousandths) => (thousandths / 1000).toFixed(3).replace(/0$/, "").replace(".", decimal);
 
   const cells = () => all("input:not([type=hidden]):not([type=checkbox]),select", paper).filter((i) => !i.closest("thead") && i.offsetParent);
   const go = (input, step) => {
@@ -207,12 +218,17 @@
   let flying = false;
   let waiting = [];
   for (const change of ["input", "saved-now"]) paper.addEventListener(change, () => { typed++; });
-  let sentItems = null; // what stood in each row when the proof was asked for
+  // the proof is asked for where it is made, whatever button was pressed meanwhile
+  document.addEventListener("htmx:configRequest", (e) => { if (e.detail.elt === paper) e.detail.path = paper.getAttribute("hx-post"); });
+  let sentCells = null; // what stood in each cell when the proof was asked for
+  const stands = () => new Map(all("[data-cell]", paper).map((c) => [c.dataset.cell, c.value]));
+  // an answer speaks of what was typed when it was asked for; what was typed since is left alone
+  const asSent = (cell) => !sentCells || sentCells.get(cell.dataset.cell) === cell.value;
   document.addEventListener("htmx:beforeRequest", (e) => {
     if (e.detail.elt !== paper) return;
     sent = typed;
     flying = true;
-    sentItems = all("tbody [data-col=item]", paper).map((i) => i.value);
+    sentCells = stands();
   });
   document.addEventListener("htmx:afterRequest", (e) => { if (e.detail.elt === paper) flying = false; });
   const whenProved = (then) => {
@@ -242,8 +258,16 @@
     const row = e.target.closest("tbody tr");
     if (row && row === table.tBodies[0].lastElementChild && e.target.value) addRow();
     if (e.target.dataset.suggest) suggest(e.target);
-    if (FILLED.includes(e.target.dataset.col)) e.target.dataset.own = "1";
-    if (e.target.dataset.col === "item") FILLED.forEach((c) => all(`[data-col=${c}]`, row).forEach((p) => { delete p.dataset.own; }));
+    if (FILLED.includes(e.target.dataset.col)) {
+      e.target.dataset.own = "1";
+      markFilled(row, e.target.dataset.col, false);
+      markFilled(row, `-${e.target.dataset.col}`, !e.target.value); // emptied, to stay so
+    }
+    if (e.target.dataset.col === "item") FILLED.forEach((c) => all(`[data-col=${c}]`, row).forEach((p) => {
+      delete p.dataset.own;
+      markFilled(row, `-${c}`, false);
+      if (isFilled(row, c) && !e.target.value) { p.value = ""; markFilled(row, c, false); }
+    }));
     // percent off and the new price say the same; the one typed last counts
     const other = {discount: "at", at: "discount"}[e.target.dataset.col];
     if (other && e.target.value) all(`[data-col=${other}]`, row).forEach((o) => { o.value = ""; });
@@ -294,7 +318,7 @@
       input.value = [input.value.trim().replace(/[,;]$/, ""), ...text.split(/[\s,;]+/)].filter(Boolean).join(", ");
       return saveNow();
     }
-    const columns = all("input", row).map((i) => i.dataset.col).filter((c) => c !== "numbers");
+    const columns = all("input:not([type=hidden])", row).map((i) => i.dataset.col).filter((c) => c !== "numbers");
     const from = columns.indexOf(input.dataset.col);
     for (const line of text.replace(/\r/g, "").trimEnd().split("\n")) {
       line.split("\t").forEach((value, i) => {
@@ -305,6 +329,11 @@
     }
     if (row === table.tBodies[0].lastElementChild) addRow();
     saveNow();
+    // more lines than a page bears are shown part by part
+    if (table.tBodies[0].rows.length > 400 && paper.id === "paper" && !counter) {
+      paper.action = paper.action.replace(/post$/, "lines/0");
+      whenProved(() => paper.requestSubmit());
+    }
   });
 
   // offers beside a cell
@@ -329,8 +358,7 @@
     const exact = all("[role=option]", offers).find((o) => o.dataset.value.toLowerCase() === input.value.trim().toLowerCase());
     if (exact) exact.setAttribute("aria-selected", "true");
     else {
-      const fresh = ["supplier", "customer", "party"].includes(input.dataset.suggest);
-      if (!fresh) choose(offers, 1);
+      choose(offers, 1); // making a new one is an offer of its own, the last
     }
   };
   const take = (option) => {
@@ -362,8 +390,8 @@
     const amount = $("#amount");
     const credits = all("[data-pay][data-credit]").map((b) => b.dataset.pay);
     const sum = all("[data-col=amount]", table).reduce((s, i) => s
-      + (credits.includes($("[data-col=paper]", i.closest("tr")).value) ? -1 : 1) * Math.round(Number(i.value.replace(/,/g, "") || 0) * 1000), 0);
-    if (amount && !amount.dataset.own) amount.value = String(sum / 1000);
+      + (credits.includes($("[data-col=paper]", i.closest("tr")).value) ? -1 : 1) * figure(i.value), 0);
+    if (amount && !amount.dataset.own) amount.value = written(sum);
     saveNow();
   });
   // what is unusual and right is answered once, for exactly what was asked
@@ -383,13 +411,51 @@
       ? all("#proof [data-pay]").find((b) => !taken.includes(b.dataset.pay)) || $("#proof .take:not([data-pay])") : e.code === "KeyY" ? $("#proof [data-agree]") : null;
     if (button) { e.preventDefault(); button.click(); }
   });
+  // Alt page up, Alt page down: other lines of a long paper
+  document.addEventListener("keydown", (e) => {
+    const way = e.altKey && !e.ctrlKey && !e.metaKey && {PageUp: "[data-earlier]", PageDown: "[data-later]"}[e.key];
+    const button = way && $(way);
+    if (button) { e.preventDefault(); button.click(); }
+  });
+  // Alt X: the line is struck out
+  document.addEventListener("keydown", (e) => {
+    const row = e.altKey && !e.ctrlKey && !e.metaKey && e.code === "KeyX" && document.activeElement.closest("#paper tbody tr");
+    if (!row) return;
+    e.preventDefault();
+    const column = document.activeElement.dataset.col;
+    const from = Number($("tbody tr", table).dataset.row);
+    const next = row.nextElementSibling || addRow();
+    row.remove();
+    all("tbody tr", table).forEach((r, i) => renumber(r, from + i));
+    const cell = $(`[data-col="${column}"]`, next);
+    if (cell) { cell.focus(); cell.select(); }
+    saveNow();
+  });
+  // what is scanned while the next sale's page loads is typed there
+  if (counter) {
+    const meanwhile = [];
+    paper.addEventListener("submit", () => setTimeout(() => { if (paper.dataset.sent) paper.dataset.leaving = "1"; }));
+    document.addEventListener("keydown", (e) => {
+      if (!paper.dataset.leaving || e.ctrlKey || e.altKey || e.metaKey || (e.key.length > 1 && e.key !== "Enter")) return;
+      e.preventDefault();
+      e.stopPropagation();
+      meanwhile.push(e.key);
+      sessionStorage.setItem("scanned", JSON.stringify(meanwhile));
+    }, true);
+  }
   // Alt C: the rest in cash, Alt K: by card, Alt H: put aside, Alt R: take up again
   if (counter) document.addEventListener("keydown", (e) => {
     if (!e.altKey || e.ctrlKey || e.metaKey) return;
     const cell = {KeyC: "#cash", KeyK: "#card"}[e.code];
     if (cell) {
       e.preventDefault();
-      whenProved(() => { $(cell).value = $("#rest") ? $("#rest").value : ""; $(cell).focus(); $(cell).select(); saveNow(); });
+      // the card pays what cash that is typed leaves; cash pays what the card leaves
+      whenProved(() => {
+        const rest = $("#rest") ? figure($("#rest").getAttribute("value") || "") : 0;
+        const card = cell === "#card";
+        $(cell).value = !$("#rest") ? "" : written(Math.max(0, card ? rest + figure($("#card").value) - figure($("#cash").value) : rest));
+        $(cell).focus(); $(cell).select(); saveNow();
+      });
     }
     else if (e.code === "KeyH") { e.preventDefault(); $("[data-hold]").click(); }
     else if (e.code === "KeyR" && $("[data-held]")) { e.preventDefault(); $("[data-held]").click(); }
@@ -404,14 +470,23 @@
     const keptText = $("#kept");
     const at = $("#kept-at");
     if (keptText && at) keptText.textContent = at.textContent;
+    // a day is written out as it is meant, once she has left its cell
+    all(".day", proof).forEach((d) => {
+      const cell = $(`[data-cell="${d.dataset.day}"]`, paper);
+      if (cell && cell !== document.activeElement && cell.value && asSent(cell)) cell.value = d.getAttribute("value");
+    });
+    const revision = $("#revision-now", proof);
+    if (revision) $("#revision").value = revision.getAttribute("value");
+    const to = $("#to-now", proof);
+    if (to && $("#to")) $("#to").value = to.getAttribute("value");
     let filled = false;
     all("[data-shown]", paper).forEach((o) => { o.textContent = ""; });
     all(".numbers", paper).forEach((n) => { if (n !== document.activeElement.closest(".numbers")) n.hidden = !$("input", n).value; });
     all("data[data-line]", proof).forEach((d) => {
       const row = $(`tr[data-row="${d.dataset.line}"]`, table);
       const item = row && $("[data-col=item]", row);
-      if (!row || (item && sentItems && sentItems[d.dataset.line] !== item.value)) return;
-      for (const what of ["name", "amount", "free", "given", "awaited", "margin"]) {
+      if (!row || (item && !asSent(item))) return;
+      for (const what of ["name", "amount", "free", "given", "awaited", "margin", "list"]) {
         const to = $(`[data-shown=${what}]`, row);
         const says = d.dataset[what] || "";
         if (to) to.textContent = says && to.dataset.says ? `${says} ${to.dataset.says}` : says;
@@ -428,8 +503,10 @@
       }
       for (const what of FILLED) {
         const cell = $(`[data-col=${what}]`, row);
-        if (!cell || cell.value || !d.dataset[what] || cell.dataset.own) continue;
-        cell.value = d.dataset[what];
+        const offered = d.dataset[what] || "";
+        if (!cell || cell.dataset.own || (cell.value ? !isFilled(row, what) || cell.value === offered : !offered)) continue;
+        cell.value = offered;
+        markFilled(row, what, Boolean(offered));
         if (cell === document.activeElement) cell.select();
         filled = true;
       }
@@ -487,7 +564,16 @@
   place();
   const at = new URLSearchParams(location.search).get("at");
   const taken = at !== null && $(`[data-cell="rows.${Number(at)}.quantity"]`, paper);
+  const scannedMeanwhile = counter && sessionStorage.getItem("scanned");
+  if (scannedMeanwhile) {
+    sessionStorage.removeItem("scanned");
+    for (const code of JSON.parse(scannedMeanwhile).join("").split("Enter").filter(Boolean)) {
+      const cell = all("[data-col=item]", table).find((c) => !c.value);
+      cell.value = code;
+      scanned(cell);
+    }
+  }
   const first = taken || (counter ? all("[data-col=item]", table) : cells()).find((c) => !c.value);
   if (first && !asked) { first.focus(); if (taken) first.select(); }
-  else { const bad = $("[aria-invalid=true]", paper); if (bad) bad.focus(); }
+  else { const bad = $("[aria-invalid=true]", paper) || first || cells()[0]; if (bad) bad.focus(); }
 })();

@@ -307,11 +307,11 @@ class BuyByKeyboardTest extends OwnBookTest {
     post("10.00");
     begin("p");
     type("Moorland Hives", "2026-05-31", "");
-    page.waitForSelector("[data-pay='MH-1']");
+    page.waitForSelector("#proof td:has([data-pay]):has-text('MH-1')");
     assertThat(page.textContent("#proof")).contains("MH-C1").contains("credit");
     page.keyboard().press("Alt+a");
     page.keyboard().press("Alt+a");
-    page.waitForCondition(() -> page.inputValue("#amount").equals("40"));
+    page.waitForCondition(() -> page.inputValue("#amount").equals("40.00"));
     String payment = post("Trade payables", "40.00");
     assertThat(ofPaper("MONEY", payment)).isEqualTo(-4000);
     assertThat(

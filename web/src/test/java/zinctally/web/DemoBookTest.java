@@ -14,6 +14,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import zinctally.store.prove.TieOutStore;
 
@@ -344,6 +345,30 @@ class DemoBookTest {
     assertThat(PdfText.at(page, desk.address + "/papers/" + invoice + "/pdf"))
         .contains(number)
         .contains("Wickmere Bee Yard");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"CUSTOMER_PAYMENT,Receipt of payment", "SUPPLIER_PAYMENT,Remittance advice"})
+  void a_payment_is_a_pdf_that_says_what_it_settles(String kind, String heading) throws Exception {
+    String settling =
+        "from settlement s join paper p on p.id = s.paper_id and p.kind = ? and p.state = 'POSTED'"
+            + " join open_item o on o.id = s.open_item_id and o.paper_id <> p.id"
+            + " join paper b on b.id = o.paper_id left join party w on w.id = p.party_id";
+    long payment =
+        desk.sql()
+            .sql("select max(p.id) " + settling + " where coalesce(w.language, 'en') = 'en'")
+            .param(kind)
+            .query(Long.class)
+            .single();
+    String paid =
+        desk.sql()
+            .sql("select max(b.number) " + settling + " where p.id = ?")
+            .params(kind, payment)
+            .query(String.class)
+            .single();
+    assertThat(PdfText.at(page, desk.address + "/papers/" + payment + "/pdf"))
+        .contains(heading)
+        .contains(paid);
   }
 
   @Test

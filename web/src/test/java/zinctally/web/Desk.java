@@ -74,7 +74,8 @@ final class Desk implements AutoCloseable {
     BrowserContext context =
         browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
     Page page = context.newPage();
-    page.setDefaultTimeout(15_000);
+    // a machine that has lost most of itself to others is slow, not wrong
+    page.setDefaultTimeout(180_000);
     page.onResponse(
         answer -> {
           if (answer.status() >= 500) failed.add(answer.status() + " " + answer.url());

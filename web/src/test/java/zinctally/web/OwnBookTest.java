@@ -15,6 +15,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
+import zinctally.store.check.CheckRuns;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
 import zinctally.store.paper.DraftStore;
@@ -38,6 +39,7 @@ abstract class OwnBookTest {
     String hash = desk.get(PasswordEncoder.class).encode(WORD);
     desk.get(PeopleStore.class).add("owner", "Owner", hash, Person.Role.OWNER);
     desk.get(PeopleStore.class).add("bookkeeper", "Bookkeeper", hash, Person.Role.BOOKKEEPER);
+    desk.get(CheckRuns.class).run("start");
     page = desk.signedIn("owner", WORD);
   }
 

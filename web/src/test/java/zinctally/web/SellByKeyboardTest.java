@@ -189,7 +189,7 @@ class SellByKeyboardTest extends OwnBookTest {
    * 40.00 on account in three months, the rest of 30.00 in cash of 50.00: 20.00 change.
    */
   @Test
-  void a_counter_sale_is_paid_in_three_ways_and_by_instalments() {
+  void a_counter_sale_is_paid_in_three_ways_and_by_instalments() throws Exception {
     item("CTR-A", "FIFO", "NONE");
     item("CTR-B", "FIFO", "NONE");
     receive("CTR-A", "2026-01-05", "5", "12.00");
@@ -222,6 +222,16 @@ class SellByKeyboardTest extends OwnBookTest {
     page.waitForSelector(".told:has-text('Change 20.00')");
     String sale = page.textContent(".told a").strip();
     assertThat(sale).startsWith("CS-");
+    String handed = desk.address + page.getAttribute(".told a", "href");
+    assertThat(page.request().get(handed + "/receipt").text())
+        .containsPattern("paid in cash +30.00")
+        .containsPattern("paid in card +50.00")
+        .containsPattern("Change +20.00");
+    assertThat(PdfText.at(page, handed + "/pdf"))
+        .containsPattern("Paid in cash\\s+30.00")
+        .containsPattern("Paid by card\\s+50.00")
+        .containsPattern("Due \\d{4}-\\d\\d-\\d\\d\\s+13.34")
+        .containsPattern("Change\\s+20.00");
     assertThat(ofPaper("RECEIVABLES", sale)).isEqualTo(4000);
     assertThat(ofPaper("MONEY", sale)).isEqualTo(8000);
     assertThat(ofPaper("SALES_TAX", sale)).isEqualTo(-2000);

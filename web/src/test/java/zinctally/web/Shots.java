@@ -43,7 +43,14 @@ class Shots {
       views.put("valuation", "/ask?date=2026-11-20");
       views.put(
           "why",
-          "/papers/" + id(desk, "select id from paper where number = 'INV-2026-0242'") + "/why");
+          "/papers/"
+              + id(
+                  desk,
+                  "select e.paper_id from cost_event e join paper p on p.id = e.paper_id"
+                      + " join cost_entry n on n.event_id = e.id where p.kind = 'INVOICE'"
+                      + " and p.state = 'POSTED' and e.kind = 'OUT' and not e.gone"
+                      + " group by e.paper_id order by count(*) desc, e.paper_id limit 1")
+              + "/why");
       views.put("amend", "/drafts/" + amendment(desk));
       views.put("opening", "/opening");
       views.put("counter", "/drafts/" + counter(desk));
@@ -100,9 +107,9 @@ class Shots {
                 PaperKind.COUNTER_SALE,
                 fields,
                 List.of(
-                    Map.of("item", "BRU-01", "quantity", "2", "price", "4.80", "tax", "S"),
-                    Map.of("item", "GLV-09", "price", "18.50", "tax", "S"),
-                    Map.of("item", "SMP-01", "price", "5.90", "tax", "S"))),
+                    Map.of("item", "BRU-01", "quantity", "2", "price", "5.76", "tax", "S"),
+                    Map.of("item", "GLV-09", "price", "22.20", "tax", "S"),
+                    Map.of("item", "SMP-01", "price", "7.08", "tax", "S"))),
             "owner");
   }
 

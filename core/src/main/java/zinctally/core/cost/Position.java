@@ -10,11 +10,11 @@ import java.util.Comparator;
  * @param sequence given to its paper at first posting and kept when the paper is amended
  * @param line the event's place within its paper
  */
-public record Position(LocalDate date, long sequence, int line) implements Comparable<Position> {
+public record Position(LocalDate date, long sequence, long line) implements Comparable<Position> {
   private static final Comparator<Position> ORDER =
       Comparator.comparing(Position::date)
           .thenComparingLong(Position::sequence)
-          .thenComparingInt(Position::line);
+          .thenComparingLong(Position::line);
 
   @Override
   public int compareTo(Position other) {

@@ -51,9 +51,9 @@ public record Coin(String code, int digits) {
     return Figures.grouped(decimal(minor), digits);
   }
 
-  /** For files and input cells: plain digits, {@code 48216.40}. */
+  /** For input cells: plain digits, {@code 48216.40}. */
   public String plain(long minor) {
-    return decimal(minor).toPlainString();
+    return Figures.plain(decimal(minor));
   }
 
   /**

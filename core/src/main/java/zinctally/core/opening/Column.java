@@ -87,4 +87,11 @@ public enum Column {
             .strip();
     return Arrays.stream(values()).filter(c -> c.headings.contains(bare)).findFirst();
   }
+
+  /** Whether a column of this key holds figures. */
+  static boolean isNumber(String key) {
+    return Arrays.stream(values())
+        .filter(c -> c.key().equals(key))
+        .anyMatch(c -> c == QUANTITY || c == UNIT_COST || c == VALUE || c == PRICE);
+  }
 }

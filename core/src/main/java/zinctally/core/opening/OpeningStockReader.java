@@ -15,6 +15,7 @@ import java.util.function.Supplier;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Figures;
+import zinctally.core.number.Form;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
@@ -63,6 +64,7 @@ public final class OpeningStockReader {
           faults.add(new Fault("columns", column.words() + " is matched to two columns."));
       }
     }
+    book.rules().openingClosed().ifPresent(faults::add);
     for (Column needed : List.of(Column.CODE, Column.QUANTITY))
       if (!at.containsKey(needed))
         faults.add(new Fault("columns", "No column is matched to " + needed.words() + "."));
@@ -76,8 +78,10 @@ public final class OpeningStockReader {
       faults.add(
           new Fault(
               "questions",
-              questions.size()
-                  + " rows look like a slip; look at them, then tick that they are right."));
+              (questions.size() == 1
+                  ? "One row looks like a slip; look at it, then tick that it is right."
+                  : questions.size()
+                      + " rows look like a slip; look at them, then tick that they are right.")));
     Optional<zinctally.core.papers.Paper> paper =
         faults.isEmpty()
             ? Optional.of(new OpeningStock(book.rules().cutOver(), List.copyOf(lines)))
@@ -156,6 +160,13 @@ public final class OpeningStockReader {
                 in.text(Column.NUMBERS),
                 says -> in.fault(Column.NUMBERS, says))
             : List.of();
+    if (!item.tracked() && !in.text(Column.NUMBERS).isEmpty())
+      in.fault(
+          Column.NUMBERS,
+          item.name()
+              + " is not told apart by lots or serial numbers; set that on the item first, or leave"
+              + " this empty.");
+    known.ifPresent(there -> askAgain(in, there));
     if (faults.size() > faultsBefore) return;
     facts.put(
         row,
@@ -171,6 +182,20 @@ public final class OpeningStockReader {
             price,
             place.get(),
             numbers));
+  }
+
+  /** Asks about goods of which some have been opened already. */
+  private void askAgain(Row in, Item item) {
+    if (book.presentCost(item.id()).isEmpty()) return;
+    long there = book.opened(item.id());
+    if (there > 0)
+      questions.add(
+          in.at(
+              Column.QUANTITY,
+              item.units().say(new Quantity(there))
+                  + " of "
+                  + item.name()
+                  + " are there on the first day already; these come on top."));
   }
 
   /** Minor units of the row, or null when the columns disagree. */
@@ -261,13 +286,29 @@ public final class OpeningStockReader {
       if (typed.isEmpty()) return null;
       Optional<BigDecimal> read = Figures.read(typed);
       if (read.isEmpty()) {
-        fault(column, "\"" + typed + "\" is not a number; write it like 1234.50.");
+        fault(
+            column,
+            "\""
+                + typed
+                + "\" is not a number as this sheet writes them, like "
+                + Figures.form().sample()
+                + ".");
         return null;
       }
       if (read.get().signum() < 0) {
         fault(column, typed + " is below zero; opening stock has nothing below zero.");
         return null;
       }
+      if ("no".equals(draft.field(Sheet.FORM_KNOWN)) && Form.mayBeTwo(typed))
+        questions.add(
+            at(
+                column,
+                typed
+                    + " may be "
+                    + typed.replaceAll("[.,]", "")
+                    + " or a fraction; it is read as "
+                    + Figures.grouped(read.get(), 0)
+                    + ". How figures are written can be changed above."));
       BigDecimal bare = read.get().stripTrailingZeros();
       if (bare.scale() > places) {
         fault(column, typed + " has more than " + places + " digits after the point.");

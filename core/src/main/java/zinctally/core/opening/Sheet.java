@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import zinctally.core.number.Figures;
+import zinctally.core.number.Form;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 
@@ -14,8 +15,14 @@ import zinctally.core.papers.PaperKind;
  * A table as it came from a file or a paste: headings and rows of text.
  *
  * @param headings one for each column
+ * @param form in which its figures are written; empty when nobody has said
  */
-public record Sheet(List<String> headings, List<List<String>> rows) {
+public record Sheet(List<String> headings, List<List<String>> rows, Optional<Form> form) {
+  /** A table of which nobody has said how its figures are written. */
+  public Sheet(List<String> headings, List<List<String>> rows) {
+    this(headings, rows, Optional.empty());
+  }
+
   /** Cells of column i of a draft stand under this name. */
   public static String cell(int column) {
     return "c" + column;
@@ -43,7 +50,27 @@ public record Sheet(List<String> headings, List<List<String>> rows) {
     fields.put("columns", String.join(",", columns));
     fields.put("headings", String.join("\t", headings));
     fields.put("place", place);
+    fields.putAll(formOf(numbersIn(columns)));
     return new Draft(PaperKind.OPENING_STOCK, fields, cells);
+  }
+
+  /** The field that says whether anything has told the form of the figures. */
+  public static final String FORM_KNOWN = "figures_known";
+
+  private List<String> numbersIn(List<String> columns) {
+    List<String> numbers = new ArrayList<>();
+    for (int i = 0; i < columns.size(); i++)
+      if (Column.isNumber(columns.get(i))) for (List<String> row : rows) numbers.add(cell(row, i));
+    return numbers;
+  }
+
+  /** In which form the whole sheet's figures are written, and whether that is known. */
+  private Map<String, String> formOf(List<String> numbers) {
+    Form.Found found = form.map(f -> new Form.Found(form, false)).orElse(Form.found(numbers));
+    Form is = found.form().orElse(Figures.form());
+    boolean known =
+        found.form().isPresent() && !found.mixed() || numbers.stream().noneMatch(Form::mayBeTwo);
+    return Map.of(Draft.FIGURES, is.name(), FORM_KNOWN, known ? "yes" : "no");
   }
 
   /**
@@ -60,6 +87,17 @@ public record Sheet(List<String> headings, List<List<String>> rows) {
     if (account < 0 || (balance < 0 && (debit < 0 || credit < 0)))
       throw new IllegalArgumentException(
           "The first row must hold the headings account, and debit and credit, or balance.");
+    List<String> numbers = new ArrayList<>();
+    for (List<String> row : rows)
+      for (int at : new int[] {debit, credit, balance}) numbers.add(cell(row, at));
+    Map<String, String> fields = formOf(numbers);
+    return Figures.in(
+        Form.of(fields.get(Draft.FIGURES)),
+        () ->
+            new Draft(PaperKind.OPENING_BALANCES, fields, lines(account, debit, credit, balance)));
+  }
+
+  private List<Map<String, String>> lines(int account, int debit, int credit, int balance) {
     List<Map<String, String>> lines = new ArrayList<>();
     for (List<String> row : rows) {
       Map<String, String> line = new HashMap<>();
@@ -76,7 +114,7 @@ public record Sheet(List<String> headings, List<List<String>> rows) {
           line.getOrDefault("debit", "").isEmpty() && line.getOrDefault("credit", "").isEmpty();
       if (!nothing) lines.add(line);
     }
-    return new Draft(PaperKind.OPENING_BALANCES, Map.of(), lines);
+    return lines;
   }
 
   private int heading(String... words) {

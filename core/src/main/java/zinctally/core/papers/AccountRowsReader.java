@@ -30,6 +30,7 @@ final class AccountRowsReader {
 
   static Reading openingBalances(Reader in) {
     List<JournalLine> lines = accountRows(in, true, "");
+    in.book.rules().openingClosed().ifPresent(in.faults::add);
     if (in.faults.isEmpty() && lines.isEmpty())
       in.fault("rows.0.account", "There is no line yet: an account and its balance.");
     return in.done(() -> new OpeningBalances(in.book.rules().cutOver(), lines));

@@ -32,6 +32,8 @@ final class AdjustmentReader {
             row,
             new Reading.RowFacts(
                 item.id(), item.name(), quantity == null ? "" : quantity.unit().sign(), value));
+      if (quantity != null && item != null)
+        in.askPromised(row, item, place, -quantity.quantity().micros(), 0);
       List<Numbered> given = List.of();
       if (in.faults.size() == faultsBefore && item != null && item.tracked())
         given = numbers(numbers, row, item, quantity.quantity().micros(), place);

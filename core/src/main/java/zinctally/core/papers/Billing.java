@@ -35,7 +35,7 @@ final class Billing {
     flow.before().forEach(p -> weights.add(p.quantity()));
     long[] nets = Spread.over(line.net(), weights.stream().mapToLong(Long::longValue).toArray());
     if (flow.now() > 0)
-      stock.in(line.row(), line.item(), bill.place(), flow.now(), nets[0], 0, flow.numbers());
+      stock.in(line.row(), line.item(), line.place(), flow.now(), nets[0], 0, flow.numbers());
     if (flow.after() > 0) after(line, nets[1]);
     int part = 0;
     for (int i = 0; i < flow.before().size(); i++)

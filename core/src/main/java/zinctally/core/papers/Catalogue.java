@@ -1,7 +1,9 @@
 package zinctally.core.papers;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
@@ -65,6 +67,9 @@ public interface Catalogue {
   /** What an item stands at, at the end of a day. */
   Standing standing(long item, LocalDate date);
 
+  /** Millionths of the base unit that other papers than the one amended have opened of an item. */
+  long opened(long item);
+
   /**
    * @param onHand millionths
    * @param worth minor units
@@ -76,6 +81,14 @@ public interface Catalogue {
    * Lines of the posted paper with this number that moved goods; none when there is no such paper.
    */
   List<Traded> traded(String paperNumber);
+
+  /** Charges of after a day on goods that came in, by the cost event they came in with. */
+  Map<Long, List<LateCharge>> chargedAfter(LocalDate date, Collection<Long> arrivals);
+
+  /**
+   * @param number the charging paper's
+   */
+  record LateCharge(String number, LocalDate date) {}
 
   /**
    * What the lines of the posted paper with this number wait for; of an order, also what receipts
@@ -92,7 +105,7 @@ public interface Catalogue {
   Optional<ReturnReason> returnReason(String name);
 
   /** The lots or serial numbers of an item with these codes, as far as there are any. */
-  List<Kept> lots(long item, java.util.Collection<String> codes);
+  List<Kept> lots(long item, Collection<String> codes);
 
   /** Lots or serial numbers of an item at a place, earliest expiry first. */
   List<Kept> lotsAt(long item, long place, int atMost);
@@ -103,8 +116,7 @@ public interface Catalogue {
    * @param since the day on which some of it first came
    * @param whereabouts where it is, or with which paper it went, in words
    */
-  record Kept(
-      Lot lot, java.util.Map<Long, Long> at, long arrival, LocalDate since, String whereabouts) {
+  record Kept(Lot lot, Map<Long, Long> at, long arrival, LocalDate since, String whereabouts) {
     public long onHand() {
       return at.values().stream().mapToLong(Long::longValue).sum();
     }
@@ -120,6 +132,21 @@ public interface Catalogue {
    * @param expected when the next of them should come; null when not known
    */
   record Free(long here, long everywhere, long onOrder, LocalDate expected) {}
+
+  /**
+   * What of an item at a place is promised to sales orders that were written before another.
+   *
+   * @param order the other order's paper; zero for goods that go without one, to which all come
+   *     first
+   */
+  Promised promised(long item, long place, long order);
+
+  /**
+   * @param here millionths at the place
+   * @param micros millionths promised
+   * @param first the oldest of those orders, in words; empty for none
+   */
+  record Promised(long here, long micros, String first) {}
 
   /** A return to supplier that waits for its credit note. */
   Optional<CreditDue> creditDue(long party, String returnNumber);
@@ -140,5 +167,17 @@ public interface Catalogue {
    * @param taxOnSums whether tax is rounded on the sum of each rate instead of line by line
    */
   record Rules(
-      Coin coin, LocalDate cutOver, LocalDate firstOpenDay, LocalDate today, boolean taxOnSums) {}
+      Coin coin, LocalDate cutOver, LocalDate firstOpenDay, LocalDate today, boolean taxOnSums) {
+    /** Why the books cannot be opened with a paper; empty when they can. */
+    public Optional<Fault> openingClosed() {
+      if (!cutOver.isBefore(firstOpenDay)) return Optional.empty();
+      return Optional.of(
+          Fault.whole(
+              "An opening is of "
+                  + cutOver
+                  + ", and that month is closed; the first open day is "
+                  + firstOpenDay
+                  + ". The owner can open it again under Prove, Periods."));
+    }
+  }
 }

@@ -12,7 +12,8 @@ import zinctally.core.ledger.Role;
 /**
  * Freight, duty, tax that cannot be reclaimed, and other costs of bringing goods in, on a bill of
  * their own. They belong to the cost of those goods, whenever they come (IAS 2 paragraphs 10 and
- * 11), and reach what was sold meanwhile.
+ * 11), and reach what was sold meanwhile. Of goods billed before they come, the share waits with
+ * them on Billed, not received.
  *
  * @param amount minor units without reclaimable tax, either sign
  * @param tax minor units that can be reclaimed
@@ -31,9 +32,36 @@ public record Charge(
     List<Line> lines)
     implements Paper {
   /**
+   * Goods that bear a share: those that came, or those of a bill that are still to come.
+   *
+   * @param arrival null for goods to come
+   * @param coming null for goods that came
+   */
+  public record Bearer(Traded arrival, Awaited coming) {
+    public Item item() {
+      return arrival == null ? coming.item() : arrival.item();
+    }
+
+    /** The paper they stand on. */
+    public String number() {
+      return arrival == null ? coming.number() : arrival.number();
+    }
+
+    /** Millionths. */
+    long quantity() {
+      return arrival == null ? coming.openQuantity() : arrival.quantity();
+    }
+
+    /** Minor units they are worth so far. */
+    long value() {
+      return arrival == null ? coming.openValue() : arrival.value();
+    }
+  }
+
+  /**
    * @param share minor units
    */
-  public record Line(int row, Traded arrival, long share) {}
+  public record Line(int row, Bearer of, long share) {}
 
   @Override
   public PaperKind kind() {
@@ -52,7 +80,7 @@ public record Charge(
 
   @Override
   public List<Item> items() {
-    return lines.stream().map(l -> l.arrival().item()).toList();
+    return lines.stream().map(l -> l.of().item()).toList();
   }
 
   @Override
@@ -63,22 +91,25 @@ public record Charge(
   @Override
   public Plan plan(Catalogue book) {
     List<Plan.Event> events = new ArrayList<>();
-    for (Line line : lines)
-      if (line.share() != 0)
-        events.add(
-            new Plan.Event(
-                line.row(),
-                EventKind.CHARGE,
-                line.arrival().item().id(),
-                0,
-                line.share(),
-                line.arrival().event(),
-                0));
+    List<Plan.Fill> fills = new ArrayList<>();
     List<JournalLine> known = new ArrayList<>();
+    for (Line line : lines) {
+      if (line.share() == 0) continue;
+      long item = line.of().item().id();
+      if (line.of().arrival() != null) {
+        long arrival = line.of().arrival().event();
+        events.add(new Plan.Event(line.row(), EventKind.CHARGE, item, 0, line.share(), arrival, 0));
+        continue;
+      }
+      Awaited coming = line.of().coming();
+      long account = book.account(Role.BILLED_NOT_RECEIVED).id();
+      known.add(new JournalLine(account, item, coming.party(), line.share(), what));
+      fills.add(new Plan.Fill(line.row(), coming.id(), 0, -line.share(), date));
+    }
     if (tax != 0)
       known.add(new JournalLine(book.account(Role.PURCHASE_TAX).id(), 0, 0, tax, rate.code()));
     known.add(new JournalLine(book.account(Role.PAYABLES).id(), 0, who.id(), -total(), what));
     Plan.Due owed = new Plan.Due(who.id(), theirNumber, date, due, -total(), who);
-    return new Plan(events, List.of(), known, List.of(owed), List.of());
+    return new Plan(events, List.of(), known, List.of(owed), List.of(), List.of(), fills);
   }
 }

@@ -3,10 +3,14 @@ package zinctally.core.papers;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import zinctally.core.number.Spread;
 
 /** Reads charges on goods: which arrivals bear them, and how they are shared. */
@@ -24,14 +28,16 @@ final class ChargeReader {
     String what = in.text("what");
     Long amount = amount(in);
     TaxRate rate = rate(in);
-    List<Traded> arrivals = new ArrayList<>();
-    List<Long> byHand = new ArrayList<>();
+    List<Charge.Bearer> arrivals = new ArrayList<>();
+    Map<Integer, Long> byHand = new HashMap<>();
     List<Integer> rows = new ArrayList<>();
     Set<Long> seen = new HashSet<>();
     for (int row = 0; row < in.draft.rows().size(); row++) {
       if (in.draft.blank(row)) continue;
-      for (Traded arrival : arrivals(in, row, date)) {
-        if (!seen.add(arrival.event())) {
+      if ("hand".equals(in.draft.field("spread"))) byHand.put(row, share(in, row));
+      for (Charge.Bearer arrival : bearers(in, row, date)) {
+        boolean came = arrival.arrival() != null;
+        if (!seen.add(came ? arrival.arrival().event() : -arrival.coming().id())) {
           in.faults.add(
               Fault.at(
                   row,
@@ -44,17 +50,16 @@ final class ChargeReader {
         }
         arrivals.add(arrival);
         rows.add(row);
-        byHand.add("hand".equals(in.draft.field("spread")) ? share(in, row) : null);
       }
     }
     if (arrivals.isEmpty() && in.faults.isEmpty())
       in.fault("rows.0.bill", "Which goods bear it? Name the bill or receipt they came with.");
     long[] shares =
-        amount == null || !in.faults.isEmpty() ? null : shares(in, amount, arrivals, byHand);
+        amount == null || !in.faults.isEmpty() ? null : shares(in, amount, arrivals, rows, byHand);
     if (shares == null || !in.faults.isEmpty()) return in.done(() -> null);
     List<Charge.Line> lines = new ArrayList<>();
     for (int i = 0; i < shares.length; i++) {
-      Traded arrival = arrivals.get(i);
+      Charge.Bearer arrival = arrivals.get(i);
       lines.add(new Charge.Line(i, arrival, shares[i]));
       Reading.RowFacts before = in.rows.get(rows.get(i));
       long sum = shares[i] + (before == null ? 0 : before.amount());
@@ -93,13 +98,19 @@ final class ChargeReader {
     return rate.orElse(null);
   }
 
-  /** The arrivals a row names: all of a bill, or those of one item. */
-  private static List<Traded> arrivals(Reader in, int row, LocalDate date) {
+  /** What a row names: all goods of a bill, come or to come, or those of one item. */
+  private static List<Charge.Bearer> bearers(Reader in, int row, LocalDate date) {
     String bill = in.draft.cell(row, "bill");
-    List<Traded> found =
-        bill.isEmpty()
-            ? List.of()
-            : in.book.traded(bill).stream().filter(t -> !t.kind().sells()).toList();
+    List<Charge.Bearer> found = new ArrayList<>();
+    if (!bill.isEmpty()) {
+      in.book.traded(bill).stream()
+          .filter(t -> !t.kind().sells())
+          .forEach(t -> found.add(new Charge.Bearer(t, null)));
+      in.book.awaited(bill).stream()
+          .filter(a -> a.what() == Awaits.BILLED_GOODS && a.number().equalsIgnoreCase(bill))
+          .filter(a -> a.openQuantity() > 0)
+          .forEach(a -> found.add(new Charge.Bearer(null, a)));
+    }
     if (found.isEmpty()) {
       in.faults.add(
           Fault.at(
@@ -110,16 +121,16 @@ final class ChargeReader {
                   : "No bill or receipt \"" + bill + "\" with goods is posted here."));
       return List.of();
     }
-    if (date != null && date.isBefore(found.get(0).date()))
+    Charge.Bearer first = found.get(0);
+    LocalDate since = first.arrival() == null ? first.coming().date() : first.arrival().date();
+    if (date != null && date.isBefore(since))
       in.faults.add(
           Fault.at(
-              row,
-              "bill",
-              bill + " is of " + found.get(0).date() + "; a charge cannot come before its goods."));
+              row, "bill", bill + " is of " + since + "; a charge cannot come before its goods."));
     String item = in.draft.cell(row, "item");
     if (item.isEmpty()) return found;
     long wanted = in.book.item(item).map(i -> i.id()).orElse(0L);
-    List<Traded> some = found.stream().filter(t -> t.item().id() == wanted).toList();
+    List<Charge.Bearer> some = found.stream().filter(t -> t.item().id() == wanted).toList();
     if (some.isEmpty())
       in.faults.add(Fault.at(row, "item", "\"" + item + "\" did not come with " + bill + "."));
     return some;
@@ -136,28 +147,49 @@ final class ChargeReader {
     return read == null ? null : in.book.rules().coin().minor(read);
   }
 
-  private static long[] shares(Reader in, long amount, List<Traded> arrivals, List<Long> byHand) {
+  private static long[] shares(
+      Reader in,
+      long amount,
+      List<Charge.Bearer> arrivals,
+      List<Integer> rows,
+      Map<Integer, Long> byHand) {
     if ("hand".equals(in.draft.field("spread"))) {
-      long sum = byHand.stream().mapToLong(Long::longValue).reduce(0, Math::addExact);
+      long sum = byHand.values().stream().mapToLong(Long::longValue).reduce(0, Math::addExact);
       if (sum != amount)
         in.fault(
             "amount",
             "The shares come to " + in.say(sum) + ", not to the amount of " + in.say(amount) + ".");
-      return byHand.stream().mapToLong(Long::longValue).toArray();
+      return sharesByHand(arrivals, rows, byHand);
     }
     String spread = in.draft.field("spread");
     if (spread.equals("weight")
-        && !in.weighed("spread", arrivals.stream().map(Traded::item).toList())) return null;
+        && !in.weighed("spread", arrivals.stream().map(Charge.Bearer::item).toList())) return null;
     long[] weights = arrivals.stream().mapToLong(a -> weight(a, spread)).toArray();
-    if (java.util.Arrays.stream(weights).allMatch(w -> w == 0)) {
+    if (Arrays.stream(weights).allMatch(w -> w == 0)) {
       in.fault("spread", "That gives none of them a share; share by quantity or by hand.");
       return null;
     }
     return Spread.over(amount, weights);
   }
 
-  /** What an arrival counts for: its value, its quantity, or its weight in milligrams. */
-  private static long weight(Traded arrival, String spread) {
+  /** What was written on a row is shared by quantity among all that stands on it. */
+  private static long[] sharesByHand(
+      List<Charge.Bearer> arrivals, List<Integer> rows, Map<Integer, Long> byHand) {
+    long[] shares = new long[arrivals.size()];
+    byHand.forEach(
+        (row, share) -> {
+          int[] here =
+              IntStream.range(0, shares.length).filter(i -> rows.get(i).equals(row)).toArray();
+          if (here.length == 0) return;
+          long[] weights = Arrays.stream(here).mapToLong(i -> arrivals.get(i).quantity()).toArray();
+          long[] parts = Spread.over(share, weights);
+          for (int i = 0; i < here.length; i++) shares[here[i]] = parts[i];
+        });
+    return shares;
+  }
+
+  /** What goods count for: their value, their quantity, or their weight in milligrams. */
+  private static long weight(Charge.Bearer arrival, String spread) {
     return switch (spread) {
       case "quantity" -> arrival.quantity();
       case "weight" -> arrival.item().milligrams(arrival.quantity());

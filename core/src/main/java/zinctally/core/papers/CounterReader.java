@@ -23,6 +23,7 @@ final class CounterReader {
     String seller = seller();
     Trade trade = new TradeReader(in).read();
     if (trade == null) return in.done(() -> null);
+    in.unpaid = trade;
     long total = trade.total();
     long card = paid("card", Tender.Kind.CARD);
     long voucher = paid("voucher", Tender.Kind.VOUCHER);

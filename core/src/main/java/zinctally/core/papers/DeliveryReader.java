@@ -17,11 +17,11 @@ final class DeliveryReader {
     String address = in.text("address");
     String note = in.text("notes");
     Place place = in.place("place", in.draft.field("place"));
-    FlowReader flows = new FlowReader(in, who, date, place);
+    FlowReader flows = new FlowReader(in, who, date);
     List<Delivery.Line> lines = new ArrayList<>();
     for (int row = 0; row < in.draft.rows().size(); row++) {
-      if (in.draft.blank(row)) continue;
-      Delivery.Line line = line(in, row, flows);
+      if (in.draft.blank(row) || in.notThisLine(row)) continue;
+      Delivery.Line line = line(in, row, place, flows);
       if (line != null) lines.add(line);
     }
     if (lines.isEmpty() && in.faults.isEmpty())
@@ -30,7 +30,7 @@ final class DeliveryReader {
         () -> new Delivery(date, who, reference, address, note, place, List.copyOf(lines)));
   }
 
-  private static Delivery.Line line(Reader in, int row, FlowReader flows) {
+  private static Delivery.Line line(Reader in, int row, Place place, FlowReader flows) {
     int before = in.faults.size();
     Item item = in.stocked(row, "it is invoiced, but not delivered.");
     if (item == null) return null;
@@ -39,7 +39,8 @@ final class DeliveryReader {
     String unit = quantity == null ? item.units().base().sign() : quantity.unit().sign();
     in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), unit, null));
     if (quantity == null) return null;
-    Flow flow = flows.moved(row, item, quantity.quantity().micros());
+    Flow flow = flows.moved(row, item, place, quantity.quantity().micros());
+    in.askPromised(row, item, place, quantity.quantity().micros(), flow.order());
     return in.faults.size() > before
         ? null
         : new Delivery.Line(row, item, quantity.quantity(), unit, flow);

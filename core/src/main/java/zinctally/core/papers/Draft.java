@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import zinctally.core.number.Form;
 
 /**
  * A paper as it was typed, right or wrong: nothing in it has been read yet.
@@ -16,6 +17,9 @@ import java.util.Map;
 public record Draft(PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {
   /** The field that keeps what was answered with yes; it belongs to this one paper. */
   public static final String AGREED = "agreed";
+
+  /** The field that says in which form its figures are written. */
+  public static final String FIGURES = "figures";
 
   public Draft {
     fields = Map.copyOf(fields);
@@ -49,6 +53,19 @@ public record Draft(PaperKind kind, Map<String, String> fields, List<Map<String,
     Map<String, String> left = new HashMap<>(fields);
     left.keySet().removeAll(names);
     return new Draft(kind, left, rows);
+  }
+
+  /** In which form its figures are written. */
+  public Form form() {
+    return Form.of(field(FIGURES));
+  }
+
+  /** The same, saying in which form its figures are written if it does not yet. */
+  public Draft inForm(Form form) {
+    if (fields.containsKey(FIGURES)) return this;
+    Map<String, String> more = new HashMap<>(fields);
+    more.put(FIGURES, form.name());
+    return new Draft(kind, more, rows);
   }
 
   /** Whether nothing is typed in the row. */

@@ -24,6 +24,7 @@ public final class DraftReader {
       case WRITE_DOWN -> WriteDownReader.writeDown(reader);
       case START_TRACKING -> StartTrackingReader.startTracking(reader);
       case SUPPLIER_PAYMENT, CUSTOMER_PAYMENT -> PaymentReader.payment(reader);
+      case RECOSTING -> RecostingReader.recosting(reader);
       case JOURNAL -> AccountRowsReader.journal(reader);
       case OPENING_BALANCES -> AccountRowsReader.openingBalances(reader);
       case OPENING_PARTIES -> OpeningPartiesReader.openingParties(reader);

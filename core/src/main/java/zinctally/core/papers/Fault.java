@@ -27,11 +27,16 @@ public record Fault(String cell, String says, String question) {
     return new Fault("", says);
   }
 
+  /** The line it is on, from zero; below zero when it is on none. */
+  public int row() {
+    String[] parts = cell.split("\\.");
+    return parts.length < 3 ? -1 : Integer.parseInt(parts[1]);
+  }
+
   /** Where, for people: {@code Line 4, price}. */
   public String where() {
     if (cell.isEmpty()) return "";
-    String[] parts = cell.split("\\.");
-    if (parts.length < 3) return cell.replace('_', ' ');
-    return "Line " + (Integer.parseInt(parts[1]) + 1) + ", " + parts[2].replace('_', ' ');
+    if (row() < 0) return cell.replace('_', ' ');
+    return "Line " + (row() + 1) + ", " + cell.split("\\.")[2].replace('_', ' ');
   }
 }

@@ -24,6 +24,12 @@ public record Flow(
    */
   public record Portion(Awaited of, long quantity, long value) {}
 
+  /** The order whose goods it takes; zero for none. */
+  long order() {
+    Awaited of = source();
+    return of == null ? 0 : of.order().paper();
+  }
+
   /** The earlier line it goes on from, when there is one. */
   public Awaited source() {
     return !before.isEmpty() ? before.get(0).of() : !ordered.isEmpty() ? ordered.get(0).of() : null;

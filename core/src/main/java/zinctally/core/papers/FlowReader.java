@@ -22,7 +22,6 @@ final class FlowReader {
   private final Reader in;
   private final Party who;
   private final LocalDate date;
-  private final Place place;
   private final boolean comesLater;
   private final NumbersReader numbers;
   private final Trading way;
@@ -30,11 +29,10 @@ final class FlowReader {
   private final Map<Long, Long> takenQuantity = new HashMap<>();
   private final Map<Long, Long> takenValue = new HashMap<>();
 
-  FlowReader(Reader in, Party who, LocalDate date, Place place) {
+  FlowReader(Reader in, Party who, LocalDate date) {
     this.in = in;
     this.who = who;
     this.date = date;
-    this.place = place;
     this.comesLater = "later".equals(in.draft.field("goods"));
     this.numbers = new NumbersReader(in);
     this.way = Trading.of(in.draft.kind());
@@ -43,9 +41,10 @@ final class FlowReader {
   /**
    * Goods or services of a bill or invoice.
    *
+   * @param place where they come to or go from
    * @param net minor units of the line without tax; null while they are not known
    */
-  Flow asked(int row, Item item, long micros, Long net) {
+  Flow asked(int row, Item item, Place place, long micros, Long net) {
     List<Awaited> named = named(row, "order or " + way.moving().word(), item);
     if (named == null) return Flow.NONE;
     boolean ofMoved = !named.isEmpty() && named.get(0).kind() == way.moving();
@@ -108,11 +107,11 @@ final class FlowReader {
     }
     long now = item.stocked() ? left - after : 0;
     if (net != null) differences(row, item, micros, net, before, ordered);
-    return new Flow(now, before, after, ordered, numbers(row, item, now));
+    return new Flow(now, before, after, ordered, numbers(row, item, place, now));
   }
 
   /** Goods of a receipt or delivery: of papers that asked first, of orders, or of neither. */
-  Flow moved(int row, Item item, long micros) {
+  Flow moved(int row, Item item, Place place, long micros) {
     List<Awaited> named = named(row, "order or " + way.bill(), item);
     if (named == null) return Flow.NONE;
     List<Awaited> waiting = some(named, way.paperWaits(), item);
@@ -153,11 +152,11 @@ final class FlowReader {
               + way.billed()
               + (way.buying() ? " on %s and have not come." : " on %s and have not gone."),
           "these wait for " + (way.buying() ? "a bill" : "an invoice") + " of their own.");
-    return new Flow(left, before, 0, ordered, numbers(row, item, micros));
+    return new Flow(left, before, 0, ordered, numbers(row, item, place, micros));
   }
 
   /** Which lots or serial numbers move; none when something is wrong with them. */
-  private List<Numbered> numbers(int row, Item item, long micros) {
+  private List<Numbered> numbers(int row, Item item, Place place, long micros) {
     if (micros <= 0 || !item.tracked() || !item.stocked()) return List.of();
     List<Numbered> given =
         way.buying()

@@ -25,7 +25,7 @@ final class Invoicing {
   void add(TradeLine line) {
     Flow flow = line.flow();
     Item item = line.item();
-    stock.out(line.row(), 0, item, invoice.place(), flow.now(), item.costAccount(), flow.numbers());
+    stock.out(line.row(), 0, item, line.place(), flow.now(), item.costAccount(), flow.numbers());
     long gone = line.quantity().micros() - flow.after();
     long[] nets = Spread.over(line.net(), new long[] {gone, flow.after()});
     links.known.add(new JournalLine(item.salesAccount(), item.id(), 0, -nets[0], ""));

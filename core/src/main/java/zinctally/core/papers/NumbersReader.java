@@ -85,9 +85,19 @@ public final class NumbersReader {
 
   /** What leaves a place; null when something is wrong. */
   List<Numbered> leaving(int row, Item item, long micros, Place place) {
+    return leaving(row, item, micros, place, Set.of());
+  }
+
+  /**
+   * @param only ids of those that are offered when none is named; empty for all at the place
+   */
+  List<Numbered> leaving(int row, Item item, long micros, Place place, Set<Long> only) {
     List<Catalogue.Kept> here =
         in.draft.cell(row, "numbers").isEmpty() && place != null
-            ? in.book.lotsAt(item.id(), place.id(), 6)
+            ? in.book.lotsAt(item.id(), place.id(), only.isEmpty() ? 6 : MOST).stream()
+                .filter(k -> only.isEmpty() || only.contains(k.lot().id()))
+                .limit(6)
+                .toList()
             : List.of();
     List<Entry> entries = entries(row, item, micros, here);
     if (entries == null) return null;
@@ -127,11 +137,8 @@ public final class NumbersReader {
 
   /** The paper's day; null while it is not right. */
   private LocalDate leaves() {
-    try {
-      return LocalDate.parse(in.draft.field("date"));
-    } catch (DateTimeParseException notADate) {
-      return null;
-    }
+    LocalDate today = in.book.rules().today();
+    return Days.read(in.draft.field("date"), today, today).orElse(null);
   }
 
   /**

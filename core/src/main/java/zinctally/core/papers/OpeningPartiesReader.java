@@ -6,6 +6,9 @@ import java.util.List;
 
 /** Reads bills and invoices that were open when the books began. */
 final class OpeningPartiesReader {
+  private static final List<String> SIDES =
+      List.of("bill", "invoice", "supplier credit", "customer credit");
+
   private OpeningPartiesReader() {}
 
   static Reading openingParties(Reader in) {
@@ -15,9 +18,16 @@ final class OpeningPartiesReader {
       if (in.draft.blank(row)) continue;
       String at = "rows." + row + ".";
       String side = in.draft.cell(row, "side").toLowerCase(java.util.Locale.ROOT);
-      if (!side.equals("bill") && !side.equals("invoice"))
-        in.fault(at + "side", "Write bill for what we owe, invoice for what is owed to us.");
-      Party.Kind kind = side.equals("bill") ? Party.Kind.SUPPLIER : Party.Kind.CUSTOMER;
+      boolean credit = side.endsWith("credit");
+      if (!SIDES.contains(side))
+        in.fault(
+            at + "side",
+            "Write bill for what we owe, invoice for what is owed to us; supplier credit or"
+                + " customer credit for what takes off it.");
+      Party.Kind kind =
+          side.equals("bill") || side.equals("supplier credit")
+              ? Party.Kind.SUPPLIER
+              : Party.Kind.CUSTOMER;
       Party party = in.party(at + "party", in.draft.cell(row, "party"), kind);
       String number = in.draft.cell(row, "number");
       if (number.isEmpty()) in.fault(at + "number", "Its number, so that a payment can find it.");
@@ -32,8 +42,10 @@ final class OpeningPartiesReader {
         in.fault(at + "amount", "How much is open? It cannot be zero.");
       in.rows.put(row, new Reading.RowFacts(0, "", "", amount));
       if (party != null && amount != null && date != null && due != null)
-        lines.add(new OpeningParties.Line(row, party, number, date, due, amount));
+        lines.add(
+            new OpeningParties.Line(row, party, number, date, due, credit ? -amount : amount));
     }
+    in.book.rules().openingClosed().ifPresent(in.faults::add);
     if (lines.isEmpty() && in.faults.isEmpty())
       in.fault("rows.0.party", "There is no line yet: who, which number, how much.");
     return in.done(() -> new OpeningParties(cutOver, List.copyOf(lines)));

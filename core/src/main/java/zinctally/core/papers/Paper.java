@@ -21,6 +21,7 @@ public sealed interface Paper
         SupplierCredit,
         Payment,
         HandJournal,
+        Recosting,
         OpeningStock,
         OpeningBalances,
         OpeningParties {

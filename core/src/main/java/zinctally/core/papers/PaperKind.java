@@ -25,6 +25,7 @@ public enum PaperKind {
   ADJUSTMENT("Adjustment", "A", "handle"),
   WRITE_DOWN("Write-down", "WD", "handle"),
   START_TRACKING("Start of tracking", "ST", "goods"),
+  RECOSTING("Recosting", "RK", "prove"),
   JOURNAL("Journal by hand", "J", "prove");
 
   private final String words;
@@ -68,6 +69,19 @@ public enum PaperKind {
   /** Whether it sells: asks a customer for money, and takes goods along. */
   public boolean sells() {
     return this == INVOICE || this == COUNTER_SALE;
+  }
+
+  /** Whether reading it asks what else is known of its party: their number, what they may owe. */
+  public boolean asksOfParty() {
+    return switch (this) {
+      case BILL, CHARGE, SUPPLIER_CREDIT, SALES_ORDER, INVOICE, COUNTER_SALE -> true;
+      default -> false;
+    };
+  }
+
+  /** Whether it changes what an item is, which every other posting relies on. */
+  public boolean changesItems() {
+    return this == START_TRACKING;
   }
 
   /** Its word in addresses: {@code supplier-payment}. */

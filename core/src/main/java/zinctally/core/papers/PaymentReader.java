@@ -28,7 +28,7 @@ final class PaymentReader {
     long settled = 0;
     for (int row = 0; row < in.draft.rows().size(); row++) {
       if (in.draft.cell(row, "paper").isEmpty() || in.draft.cell(row, "amount").isEmpty()) continue;
-      Payment.Line line = settlement(in, row, open, paying);
+      Payment.Line line = settlement(in, row, open, seen, paying);
       if (line == null || line.amount() == 0) continue;
       if (!seen.add(line.item().id()))
         in.faults.add(
@@ -62,16 +62,37 @@ final class PaymentReader {
               + in.say(amount)
               + " is paid.");
     Payment.WrittenOff off = rest;
+    if (amount != null && amount > settled && in.faults.isEmpty())
+      in.ask(
+          "amount",
+          in.say(amount - settled)
+              + " is more than the lines settle. Shall it stay as "
+              + (paying ? "paid ahead to " : "credit of ")
+              + (who == null ? "them" : who.name())
+              + "?");
     return in.done(
         () ->
             new Payment(
                 in.draft.kind(), date, who, money, amount, reference, List.copyOf(lines), off));
   }
 
-  private static Payment.Line settlement(Reader in, int row, List<OpenItem> open, boolean paying) {
+  /** By their number; when several bear it, the next that no line settles yet. */
+  private static Optional<OpenItem> theirs(List<OpenItem> open, String typed, Set<Long> seen) {
+    List<OpenItem> some = open.stream().filter(o -> o.number().equalsIgnoreCase(typed)).toList();
+    return some.stream()
+        .filter(o -> !seen.contains(o.id()))
+        .findFirst()
+        .or(() -> some.stream().findFirst());
+  }
+
+  private static Payment.Line settlement(
+      Reader in, int row, List<OpenItem> open, Set<Long> seen, boolean paying) {
     String typed = in.draft.cell(row, "paper");
     Optional<OpenItem> item =
-        open.stream().filter(o -> o.number().equalsIgnoreCase(typed)).findFirst();
+        open.stream()
+            .filter(o -> o.name().equalsIgnoreCase(typed))
+            .findFirst()
+            .or(() -> theirs(open, typed, seen));
     Long amount = in.money("rows." + row + ".amount", in.draft.cell(row, "amount"));
     if (item.isEmpty()) {
       in.faults.add(Fault.at(row, "paper", "Nothing numbered \"" + typed + "\" is open here."));

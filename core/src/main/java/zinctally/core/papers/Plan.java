@@ -19,6 +19,7 @@ import zinctally.core.ledger.JournalLine;
  * @param settlements what it settles
  * @param awaits what its lines wait for
  * @param fills what it brings of what earlier papers wait for
+ * @param again items whose pools are worked out again from their first event
  */
 public record Plan(
     List<Event> events,
@@ -27,12 +28,18 @@ public record Plan(
     List<Due> dues,
     List<Settlement> settlements,
     List<Wait> awaits,
-    List<Fill> fills) {
+    List<Fill> fills,
+    List<Long> again) {
   /**
    * A line with several events, as one with serial numbers has, numbers them by this: the event's
    * line is the paper's line plus so many times its part.
    */
-  public static final int PART = 1_000_000;
+  public static final long PART = 1_000_000;
+
+  /** The paper's line that an event's line, with its part, belongs to. */
+  public static int row(long line) {
+    return (int) (line % PART);
+  }
 
   public Plan(
       List<Event> events,
@@ -41,6 +48,23 @@ public record Plan(
       List<Due> dues,
       List<Settlement> settlements) {
     this(events, moves, lines, dues, settlements, List.of(), List.of());
+  }
+
+  public Plan(
+      List<Event> events,
+      List<Move> moves,
+      List<JournalLine> lines,
+      List<Due> dues,
+      List<Settlement> settlements,
+      List<Wait> awaits,
+      List<Fill> fills) {
+    this(events, moves, lines, dues, settlements, awaits, fills, List.of());
+  }
+
+  /** A plan that has pools worked out again and does nothing else. */
+  static Plan again(List<Long> items) {
+    return new Plan(
+        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), items);
   }
 
   /**
@@ -55,7 +79,7 @@ public record Plan(
    * @param lot the serial number it is of; else null
    */
   public record Event(
-      int line,
+      long line,
       EventKind kind,
       long item,
       long quantity,
@@ -65,8 +89,13 @@ public record Plan(
       Elsewhere of,
       LocalDate on,
       Lot lot) {
+    /** The line of the paper on which it stands. */
+    public int row() {
+      return Plan.row(line);
+    }
+
     /** The target that means the event of this plan that stands on a line. */
-    public static long targetInPlan(int line) {
+    public static long targetInPlan(long line) {
       return Long.MIN_VALUE + line;
     }
 
@@ -76,12 +105,12 @@ public record Plan(
     }
 
     public Event(
-        int line, EventKind kind, long item, long quantity, long value, long target, long contra) {
+        long line, EventKind kind, long item, long quantity, long value, long target, long contra) {
       this(line, kind, item, quantity, value, target, contra, null, null, null);
     }
 
     public Event(
-        int line,
+        long line,
         EventKind kind,
         long item,
         long quantity,
@@ -109,12 +138,12 @@ public record Plan(
    * @param of the earlier paper it belongs to; null for the paper itself
    * @param lot of a tracked item; else null
    */
-  public record Move(int line, long item, long place, long quantity, Elsewhere of, Lot lot) {
-    public Move(int line, long item, long place, long quantity) {
+  public record Move(long line, long item, long place, long quantity, Elsewhere of, Lot lot) {
+    public Move(long line, long item, long place, long quantity) {
       this(line, item, place, quantity, null, null);
     }
 
-    public Move(int line, long item, long place, long quantity, Elsewhere of) {
+    public Move(long line, long item, long place, long quantity, Elsewhere of) {
       this(line, item, place, quantity, of, null);
     }
   }
@@ -170,7 +199,7 @@ public record Plan(
         awaits.stream()
             .map(w -> w.value == Wait.AT_COST ? w.at(costOfLine.applyAsLong(w.line())) : w)
             .toList();
-    return new Plan(events, moves, lines, dues, settlements, costed, fills);
+    return new Plan(events, moves, lines, dues, settlements, costed, fills, again);
   }
 
   /** Lots that are named for the first time. */
@@ -204,6 +233,6 @@ public record Plan(
                     new Move(
                         m.line, m.item, m.place, m.quantity, m.of, made.getOrDefault(m.lot, m.lot)))
             .toList();
-    return new Plan(withEvents, withMoves, lines, dues, settlements, awaits, fills);
+    return new Plan(withEvents, withMoves, lines, dues, settlements, awaits, fills, again);
   }
 }

@@ -3,8 +3,8 @@ package zinctally.core.papers;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +14,7 @@ import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Figures;
+import zinctally.core.number.Quantity;
 import zinctally.core.number.Share;
 import zinctally.core.units.Units;
 
@@ -27,6 +28,12 @@ final class Reader {
   final List<Fault> notes = new ArrayList<>();
   final Map<Integer, Reading.RowFacts> rows = new TreeMap<>();
   Reading.Sums toPay;
+
+  /** What would be sold, when only how it is paid is not right yet; else null. */
+  Trade unpaid;
+
+  /** What leaves with the rows read so far, by item and place. */
+  private final Map<List<Long>, Long> leaves = new HashMap<>();
 
   Reader(Draft draft, Catalogue book) {
     this.draft = draft;
@@ -44,7 +51,8 @@ final class Reader {
         faults.add(Fault.whole("The amounts are too large to add up."));
       }
     }
-    return new Reading(read, List.copyOf(faults), List.copyOf(notes), rows, toPay);
+    return new Reading(
+        read, List.copyOf(faults), List.copyOf(notes), rows, toPay, Optional.ofNullable(unpaid));
   }
 
   /**
@@ -100,15 +108,16 @@ final class Reader {
 
   LocalDate day(String cell, String typed, LocalDate ifEmpty) {
     if (typed.isEmpty() && ifEmpty != null) return ifEmpty;
-    try {
-      return LocalDate.parse(typed);
-    } catch (DateTimeParseException notADate) {
+    LocalDate today = book.rules().today();
+    LocalDate from =
+        cell.equals("date") ? today : Days.read(draft.field("date"), today, today).orElse(today);
+    Optional<LocalDate> day = Days.read(typed, today, from);
+    if (day.isEmpty())
       fault(
           cell,
           (typed.isEmpty() ? "A date is wanted" : "\"" + typed + "\" is not a date")
-              + "; write it as 2026-03-09.");
-      return null;
-    }
+              + "; write it as 2026-03-09, 9.3.2026, today or +30.");
+    return day.orElse(null);
   }
 
   /** Whom the paper is from or for. */
@@ -147,6 +156,12 @@ final class Reader {
     if (place.isEmpty())
       fault(cell, typed.isEmpty() ? "Which place?" : "There is no place called \"" + typed + "\".");
     return place.orElse(null);
+  }
+
+  /** Where the goods of a row come to or go from: the paper's place if the row names none. */
+  Place place(int row, Place ofPaper) {
+    String typed = draft.cell(row, "place");
+    return typed.isEmpty() ? ofPaper : place("rows." + row + ".place", typed);
   }
 
   Item item(int row) {
@@ -188,6 +203,7 @@ final class Reader {
   Units.Typed quantity(int row, Units units) {
     String typed = draft.cell(row, "quantity");
     Optional<Units.Typed> read = units.read(typed);
+    if (read.isPresent()) askFigure("rows." + row + ".quantity", typed);
     if (read.isEmpty())
       faults.add(
           Fault.at(
@@ -206,7 +222,13 @@ final class Reader {
   BigDecimal amount(String cell, String typed, int places) {
     Optional<BigDecimal> read = Figures.read(typed);
     if (read.isEmpty()) {
-      fault(cell, "\"" + typed + "\" is not a number; write it like 1234.50.");
+      fault(
+          cell,
+          "\""
+              + typed
+              + "\" is not a number; write it like 1234"
+              + Figures.form().decimal()
+              + "50.");
       return null;
     }
     if (read.get().stripTrailingZeros().scale() > places) {
@@ -217,7 +239,23 @@ final class Reader {
       fault(cell, typed + " is larger than any amount this book can hold.");
       return null;
     }
+    askFigure(cell, typed);
     return read.get();
+  }
+
+  /** Asks about a figure that would be another number to people who write theirs otherwise. */
+  private void askFigure(String cell, String typed) {
+    if (!Figures.doubtful(typed)) return;
+    char group = Figures.form().group();
+    ask(
+        cell,
+        "\""
+            + typed
+            + "\" is taken as thousands, "
+            + typed.replace(String.valueOf(group), "")
+            + ". If a fraction is meant, write it with \""
+            + Figures.form().decimal()
+            + "\".");
   }
 
   /** An amount in minor units, zero or more; null when it is wrong. */
@@ -256,6 +294,35 @@ final class Reader {
 
   String say(long minor) {
     return book.rules().coin().say(minor);
+  }
+
+  /**
+   * Asks before goods are taken that are promised to orders written earlier.
+   *
+   * @param order the order they go to; zero for none
+   */
+  void askPromised(int row, Item item, Place place, long micros, long order) {
+    if (place == null || micros <= 0 || !item.stocked()) return;
+    long taken = leaves.merge(List.of(item.id(), place.id()), micros, Long::sum);
+    Catalogue.Promised promised = book.promised(item.id(), place.id(), order);
+    if (promised.micros() == 0 || taken > promised.here()) return;
+    long free = Math.max(0, promised.here() - promised.micros());
+    if (taken <= free) return;
+    ask(
+        "rows." + row + ".quantity",
+        "Of "
+            + item.units().say(new Quantity(promised.here()))
+            + " at "
+            + place.name()
+            + ", "
+            + item.units().say(new Quantity(promised.micros()))
+            + " are promised before, first to "
+            + promised.first()
+            + "; "
+            + item.units().say(new Quantity(free))
+            + " are free, and this takes "
+            + item.units().say(new Quantity(taken))
+            + ".");
   }
 
   /** Asks when another paper of this kind from them bears their number. */
@@ -312,6 +379,13 @@ final class Reader {
     return null;
   }
 
+  /** Whether a row that goes on from an earlier paper says zero: none of that line, this time. */
+  boolean notThisLine(int row) {
+    boolean goesOn = !draft.cell(row, "of").isEmpty() || !draft.cell(row, "paper").isEmpty();
+    return goesOn
+        && Figures.read(draft.cell(row, "quantity")).filter(q -> q.signum() == 0).isPresent();
+  }
+
   /** A quantity above zero. */
   Units.Typed above(int row, Units units, String otherwise) {
     Units.Typed quantity = quantity(row, units);
@@ -354,7 +428,7 @@ final class Reader {
     BigDecimal at = amount(cell, typed, 6);
     if (at == null) return null;
     if (at.signum() < 0 || at.compareTo(price) > 0) {
-      fault(cell, "The new price is between 0 and " + price.toPlainString() + ".");
+      fault(cell, "The new price is between 0 and " + Figures.plain(price) + ".");
       return null;
     }
     BigDecimal percent =
@@ -364,7 +438,7 @@ final class Reader {
     beside(
         row,
         "discount",
-        percent.setScale(2, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString());
+        Figures.plain(percent.setScale(2, RoundingMode.HALF_UP).stripTrailingZeros()));
     return new Discounted(percent, amountOf(row, quantity, at, BigDecimal.ZERO));
   }
 

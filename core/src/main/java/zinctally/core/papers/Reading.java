@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import zinctally.core.ledger.Account;
 
 /**
  * What came of reading a draft.
@@ -12,6 +13,7 @@ import java.util.Optional;
  * @param faults what is wrong, in reading order
  * @param notes what to look at twice; does not stop a posting
  * @param toPay what is to be paid at the counter; null for other papers
+ * @param unpaid what the counter would sell, when only how it is paid is not right yet
  * @param rows what is known of each row so far, for showing beside it: name, amount, unit
  */
 public record Reading(
@@ -19,10 +21,11 @@ public record Reading(
     List<Fault> faults,
     List<Fault> notes,
     Map<Integer, RowFacts> rows,
-    Sums toPay) {
+    Sums toPay,
+    Optional<Trade> unpaid) {
   public Reading(
       Optional<Paper> paper, List<Fault> faults, List<Fault> notes, Map<Integer, RowFacts> rows) {
-    this(paper, faults, notes, rows, null);
+    this(paper, faults, notes, rows, null, Optional.empty());
   }
 
   /**
@@ -38,6 +41,7 @@ public record Reading(
 
   /**
    * @param item zero when the row has none
+   * @param account of a line on an account; else zero
    * @param name what the item or account is called
    * @param unit the unit the price is for
    * @param amount minor units without tax, null when it cannot be told
@@ -45,21 +49,26 @@ public record Reading(
    *     awaited}, {@code at}, {@code discount}, {@code margin}
    */
   public record RowFacts(
-      long item, String name, String unit, Long amount, Map<String, String> beside) {
+      long item, long account, String name, String unit, Long amount, Map<String, String> beside) {
     public RowFacts(long item, String name, String unit, Long amount) {
-      this(item, name, unit, amount, Map.of());
+      this(item, 0, name, unit, amount, Map.of());
+    }
+
+    /** Of a line on an account. */
+    RowFacts(Account account, String unit) {
+      this(0, account.id(), account.label(), unit, null, Map.of());
     }
 
     /** The same with one thing more beside it. */
     RowFacts with(String what, String words) {
       Map<String, String> more = new HashMap<>(beside);
       more.put(what, words);
-      return new RowFacts(item, name, unit, amount, more);
+      return new RowFacts(item, account, name, unit, amount, more);
     }
 
     /** The same with its amount. */
     RowFacts amounting(Long minor) {
-      return new RowFacts(item, name, unit, minor, beside);
+      return new RowFacts(item, account, name, unit, minor, beside);
     }
   }
 }

@@ -19,11 +19,11 @@ final class ReceiptReader {
     String number = in.text("their_number");
     in.askSameNumber(who, number);
     Place place = in.place("place", in.draft.field("place"));
-    FlowReader flows = new FlowReader(in, who, date, place);
+    FlowReader flows = new FlowReader(in, who, date);
     List<Receipt.Line> lines = new ArrayList<>();
     for (int row = 0; row < in.draft.rows().size(); row++) {
-      if (in.draft.blank(row)) continue;
-      Receipt.Line line = line(in, row, flows);
+      if (in.draft.blank(row) || in.notThisLine(row)) continue;
+      Receipt.Line line = line(in, row, place, flows);
       if (line != null) lines.add(line);
     }
     if (lines.isEmpty() && in.faults.isEmpty())
@@ -31,7 +31,7 @@ final class ReceiptReader {
     return in.done(() -> new Receipt(date, who, number, place, List.copyOf(lines)));
   }
 
-  private static Receipt.Line line(Reader in, int row, FlowReader flows) {
+  private static Receipt.Line line(Reader in, int row, Place place, FlowReader flows) {
     int before = in.faults.size();
     Item item = in.stocked(row, "it is billed, but not received.");
     Units.Typed quantity =
@@ -43,7 +43,7 @@ final class ReceiptReader {
     String unit = quantity == null ? item.units().base().sign() : quantity.unit().sign();
     in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), unit, null));
     if (quantity == null || in.faults.size() > before) return null;
-    Flow flow = flows.moved(row, item, quantity.quantity().micros());
+    Flow flow = flows.moved(row, item, place, quantity.quantity().micros());
     Long unbilled =
         flow.now() == 0 ? Long.valueOf(0) : expected(in, row, item, quantity, price, flow);
     if (unbilled == null) return null;

@@ -3,9 +3,12 @@ package zinctally.core.papers;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
@@ -49,6 +52,7 @@ final class ReturnReader {
       Return.Line line = line(row);
       if (line != null) lines.add(line);
     }
+    if (toSupplier && date != null) sayCharged(lines);
     if (lines.isEmpty() && in.faults.isEmpty())
       in.fault(
           "rows.0.paper",
@@ -80,11 +84,12 @@ final class ReturnReader {
       in.faults.add(Fault.at(row, "quantity", "How many come back? Zero for none, or more."));
       return null;
     }
+    if (toSupplier) in.askPromised(row, item, place, micros, 0);
     List<Numbered> given = List.of();
     if (item.tracked()) {
       given =
           toSupplier
-              ? numbers.leaving(row, item, micros, place)
+              ? numbers.leaving(row, item, micros, place, lotsOf(goods))
               : numbers.returning(row, item, micros);
       if (given == null) return null;
     }
@@ -112,6 +117,30 @@ final class ReturnReader {
         goes.place(),
         goes.thrown(),
         parts);
+  }
+
+  /** Goods take along what is charged on them, also by charges of after the day they leave. */
+  private void sayCharged(List<Return.Line> lines) {
+    Map<Long, List<Catalogue.LateCharge>> charges =
+        in.book.chargedAfter(
+            date,
+            lines.stream().flatMap(l -> l.parts().stream()).map(p -> p.of().event()).toList());
+    for (Return.Line line : lines) {
+      String late =
+          line.parts().stream()
+              .flatMap(p -> charges.getOrDefault(p.of().event(), List.of()).stream())
+              .distinct()
+              .map(c -> c.number() + " of " + c.date())
+              .collect(Collectors.joining(", "));
+      if (!late.isEmpty())
+        in.notes.add(
+            Fault.at(
+                line.row(),
+                "quantity",
+                "These goods bear a charge of after this day, "
+                    + late
+                    + ": what goes back leaves with its share of it."));
+    }
   }
 
   /** Credit at the first paper's price. */
@@ -186,6 +215,7 @@ final class ReturnReader {
                   + " have."));
       return null;
     }
+    if (some.stream().anyMatch(t -> !t.lots().isEmpty())) return byLot(row, some, given);
     List<Return.Part> parts = new ArrayList<>();
     List<Numbered> lots = new ArrayList<>(given);
     long wanted = micros;
@@ -195,6 +225,54 @@ final class ReturnReader {
       parts.add(new Return.Part(of, part, Numbered.take(lots, part)));
       taken.merge(key(of), part, Long::sum);
       wanted -= part;
+    }
+    return parts;
+  }
+
+  private static Set<Long> lotsOf(List<Traded> goods) {
+    Set<Long> lots = new HashSet<>();
+    for (Traded of : goods) {
+      if (of.lot() != 0) lots.add(of.lot());
+      lots.addAll(of.lots().keySet());
+    }
+    return lots;
+  }
+
+  private long left(Traded of, long lot) {
+    return of.lots().getOrDefault(lot, 0L)
+        - taken.getOrDefault(List.of(of.event(), -lot, (long) of.line()), 0L);
+  }
+
+  /** Each lot from the goods it went or came with, no more than did. */
+  private List<Return.Part> byLot(int row, List<Traded> goods, List<Numbered> given) {
+    List<Return.Part> parts = new ArrayList<>();
+    for (Numbered lot : given) {
+      long id = lot.lot().id();
+      long wanted = lot.quantity();
+      long free = goods.stream().mapToLong(t -> Math.max(0, left(t, id))).sum();
+      if (wanted > free) {
+        in.faults.add(
+            Fault.at(
+                row,
+                "numbers",
+                say(goods.get(0).item(), free)
+                    + " of lot "
+                    + lot.lot().code()
+                    + " on "
+                    + goods.get(0).number()
+                    + " can still go back, not "
+                    + say(goods.get(0).item(), wanted)
+                    + "."));
+        return null;
+      }
+      for (Traded of : goods) {
+        long part = Math.min(wanted, Math.max(0, left(of, id)));
+        if (part == 0) continue;
+        parts.add(new Return.Part(of, part, List.of(new Numbered(lot.lot(), part, lot.arrival()))));
+        taken.merge(List.of(of.event(), -id, (long) of.line()), part, Long::sum);
+        taken.merge(key(of), part, Long::sum);
+        wanted -= part;
+      }
     }
     return parts;
   }
@@ -271,6 +349,12 @@ final class ReturnReader {
     return reason.orElse(null);
   }
 
+  /** Goods whose bill or invoice came before them go back against that, with its tax. */
+  private List<Traded> asBilled(Traded of) {
+    if (of.billedWith().isEmpty()) return List.of(of);
+    return in.book.traded(of.billedWith()).stream().filter(t -> t.event() == of.event()).toList();
+  }
+
   /** The goods a row speaks of; none when something is wrong. */
   private List<Traded> traded(int row) {
     int before = in.faults.size();
@@ -281,6 +365,7 @@ final class ReturnReader {
             ? List.of()
             : in.book.traded(number).stream()
                 .filter(t -> t.kind().side().equals(in.draft.kind().side()))
+                .flatMap(t -> asBilled(t).stream())
                 .toList();
     if (lines.isEmpty()) {
       in.faults.add(

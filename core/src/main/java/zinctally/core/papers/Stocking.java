@@ -34,7 +34,7 @@ final class Stocking {
       long[] values = Spread.over(value, numbers.stream().mapToLong(Numbered::quantity).toArray());
       for (int part = 0; part < numbers.size(); part++) {
         Numbered one = numbers.get(part);
-        int line = row + part * Plan.PART;
+        long line = row + part * Plan.PART;
         event(line, EventKind.IN, item, one.quantity(), values[part], 0, contra, null, one.lot());
         move(line, item, place, one.quantity(), one.lot());
       }
@@ -62,13 +62,13 @@ final class Stocking {
     if (item.tracking() == Tracking.SERIAL) {
       int part = firstPart;
       for (Numbered one : numbers) {
-        int line = row + part++ * Plan.PART;
+        long line = row + part++ * Plan.PART;
         event(line, EventKind.OUT, item, one.quantity(), 0, one.arrival(), contra, null, one.lot());
         move(line, item, place, -one.quantity(), one.lot());
       }
       return part;
     }
-    int line = row + firstPart * Plan.PART;
+    long line = row + firstPart * Plan.PART;
     event(line, EventKind.OUT, item, micros, 0, 0, contra, null, null);
     moves(line, item, place, micros, -1, numbers);
     return firstPart + 1;
@@ -85,7 +85,7 @@ final class Stocking {
       long target,
       long contra,
       List<Numbered> numbers) {
-    int line = row + part * Plan.PART;
+    long line = row + part * Plan.PART;
     Lot lot = item.tracking() == Tracking.SERIAL ? numbers.get(0).lot() : null;
     event(line, kind, item, micros, 0, target, contra, null, lot);
     moves(line, item, place, micros, kind == EventKind.OUT ? -1 : 1, numbers);
@@ -93,8 +93,8 @@ final class Stocking {
 
   /** What came back with a part of a line goes out again, at the cost at which it came back. */
   void throwAway(int row, int part, int parts, Return.Line line, Return.Part of) {
-    int back = row + part * Plan.PART;
-    int out = row + (parts + part) * Plan.PART;
+    long back = row + part * Plan.PART;
+    long out = row + (parts + part) * Plan.PART;
     Lot lot = line.item().tracking() == Tracking.SERIAL ? of.numbers().get(0).lot() : null;
     event(
         out,
@@ -126,7 +126,7 @@ final class Stocking {
   }
 
   private void event(
-      int line,
+      long line,
       EventKind kind,
       Item item,
       long micros,
@@ -139,12 +139,12 @@ final class Stocking {
   }
 
   private void moves(
-      int line, Item item, Place place, long micros, int sign, List<Numbered> numbers) {
+      long line, Item item, Place place, long micros, int sign, List<Numbered> numbers) {
     if (numbers.isEmpty()) move(line, item, place, sign * micros, null);
     for (Numbered of : numbers) move(line, item, place, sign * of.quantity(), of.lot());
   }
 
-  private void move(int line, Item item, Place place, long micros, Lot lot) {
+  private void move(long line, Item item, Place place, long micros, Lot lot) {
     moves.add(new Plan.Move(line, item.id(), place.id(), micros, null, lot));
   }
 }

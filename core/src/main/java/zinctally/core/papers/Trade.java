@@ -77,6 +77,11 @@ public record Trade(
    * their revenue is recognised (IAS 2 paragraph 34). What came before its bill was valued at the
    * price expected; what the bill asks beyond that belongs to the cost of those goods.
    */
+  /** A bill is owed under its supplier's number, an invoice under our own. */
+  private String owedAs() {
+    return kind == PaperKind.BILL ? theirNumber : "";
+  }
+
   @Override
   public Plan plan(Catalogue book) {
     boolean buying = kind == PaperKind.BILL;
@@ -85,7 +90,7 @@ public record Trade(
     return plan(
         book,
         List.of(new JournalLine(book.account(control).id(), 0, who.id(), total, "")),
-        List.of(new Plan.Due(who.id(), theirNumber, date, due, total, who)),
+        List.of(new Plan.Due(who.id(), owedAs(), date, due, total, who)),
         List.of());
   }
 

@@ -11,6 +11,7 @@ import zinctally.core.number.Quantity;
  * @param row where it stands in the line table, from zero
  * @param item null for a line on an account
  * @param account null for a line with an item
+ * @param place where its goods come to or go from
  * @param quantity base units
  * @param unit the unit its price is for
  * @param price for one of that unit, as typed
@@ -24,6 +25,7 @@ public record TradeLine(
     int row,
     Item item,
     Account account,
+    Place place,
     String wording,
     Quantity quantity,
     String unit,
@@ -40,7 +42,7 @@ public record TradeLine(
   /** The same of an item that is made. */
   TradeLine of(Item made) {
     return new TradeLine(
-        row, made, account, wording, quantity, unit, price, discount, net, tax, rate, flow);
+        row, made, account, place, wording, quantity, unit, price, discount, net, tax, rate, flow);
   }
 
   /** The same with charges of the paper added to what its goods cost. */
@@ -49,6 +51,7 @@ public record TradeLine(
         row,
         item,
         account,
+        place,
         wording,
         quantity,
         unit,

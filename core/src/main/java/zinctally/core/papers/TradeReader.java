@@ -3,7 +3,9 @@ package zinctally.core.papers;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
@@ -25,7 +27,7 @@ final class TradeReader {
     date = in.date();
     who = in.party();
     place = in.place("place", in.draft.field("place"));
-    flows = new FlowReader(in, who, date, place);
+    flows = new FlowReader(in, who, date);
   }
 
   static Reading trade(Reader in) {
@@ -54,7 +56,7 @@ final class TradeReader {
     if (buying) in.askSameNumber(who, number);
     List<Typed> typed = new ArrayList<>();
     for (int row = 0; row < in.draft.rows().size(); row++)
-      if (!in.draft.blank(row)) typed(row).ifPresent(typed::add);
+      if (!in.draft.blank(row) && !in.notThisLine(row)) typed(row).ifPresent(typed::add);
     List<TradeLine> lines = lines(typed);
     if (typed.isEmpty() && in.faults.isEmpty())
       in.fault("rows.0.item", "There is no line yet: name an item and how many.");
@@ -75,6 +77,7 @@ final class TradeReader {
       int row,
       Item item,
       Account account,
+      Place place,
       String wording,
       Units.Typed quantity,
       BigDecimal price,
@@ -97,12 +100,16 @@ final class TradeReader {
             ? units.read("1").orElseThrow()
             : in.above(row, units, "; what comes back is a return.");
     BigDecimal price = in.price(row, true);
-    String name = item != null ? item.name() : account.get().label();
     String unit = quantity == null ? units.base().sign() : quantity.unit().sign();
-    in.rows.put(row, new Reading.RowFacts(item == null ? 0 : item.id(), name, unit, null));
+    in.rows.put(
+        row,
+        item == null
+            ? new Reading.RowFacts(account.get(), unit)
+            : new Reading.RowFacts(item.id(), item.name(), unit, null));
     Reader.Discounted off =
         quantity == null || price == null ? null : in.discounted(row, quantity, price);
     TaxRate rate = in.rate(row);
+    Place from = in.place(row, place);
     String wording =
         item == null ? wording(cell) : buying ? item.purchaseWording() : item.saleWording();
     return Optional.of(
@@ -110,6 +117,7 @@ final class TradeReader {
             row,
             item,
             account.orElse(null),
+            from,
             wording,
             quantity,
             price,
@@ -140,9 +148,11 @@ final class TradeReader {
         typed.stream().filter(t -> t.off != null && t.off.amount() != null).toList();
     LineAmounts amounts =
         in.amounts(priced.stream().map(t -> new LineAmounts.Line(t.off.amount(), t.rate)).toList());
+    Map<Typed, Integer> places = new IdentityHashMap<>();
+    priced.forEach(t -> places.put(t, places.size()));
     List<TradeLine> lines = new ArrayList<>();
     for (Typed t : typed) {
-      int at = priced.indexOf(t);
+      int at = places.getOrDefault(t, -1);
       Long net = at < 0 ? null : Long.valueOf(amounts.net()[at]);
       if (at >= 0) in.rows.put(t.row, in.rows.get(t.row).amounting(t.off.amount()));
       line(t, net, at < 0 ? 0 : amounts.tax()[at]).ifPresent(lines::add);
@@ -155,7 +165,8 @@ final class TradeReader {
     Flow flow = Flow.NONE;
     if (t.item != null && t.quantity != null) {
       long micros = t.quantity.quantity().micros();
-      flow = flows.asked(t.row, t.item, micros, net);
+      flow = flows.asked(t.row, t.item, t.place, micros, net);
+      if (!buying) in.askPromised(t.row, t.item, t.place, flow.now(), flow.order());
       if (!buying && net != null) in.margin(t.row, t.item, micros, net);
     }
     if (!t.sound || net == null || in.faults.size() > faultsBefore) return Optional.empty();
@@ -164,6 +175,7 @@ final class TradeReader {
             t.row,
             t.item,
             t.account,
+            t.place,
             t.wording,
             t.quantity.quantity(),
             t.quantity.unit().sign(),

@@ -1,6 +1,7 @@
 package zinctally.core.papers;
 
 import java.time.LocalDate;
+import java.util.Map;
 import zinctally.core.goods.Item;
 
 /**
@@ -16,6 +17,9 @@ import zinctally.core.goods.Item;
  * @param net minor units without tax, of this quantity
  * @param rate null for none
  * @param lot the serial number's id; zero for none
+ * @param lots millionths that can still go back, by lot; empty when its goods are not of lots
+ * @param billedWith the bill or invoice before which they came or went, of a receipt or delivery;
+ *     empty for none
  * @param unbilled what a receipt's line still waits for of its bill, or a delivery's of its
  *     invoice; null for a bill or invoice
  */
@@ -34,6 +38,8 @@ public record Traded(
     long net,
     TaxRate rate,
     long lot,
+    Map<Long, Long> lots,
+    String billedWith,
     Awaited unbilled) {
   /** Millionths that can still go back. */
   public long returnable() {

@@ -20,7 +20,8 @@ import zinctally.core.number.Quantity;
 public record Units(Unit base, String packName, Quantity packSize) {
   private static final Pattern TERM =
       Pattern.compile(
-          "([+-])?\\s*([0-9][0-9,]*(?:\\.[0-9]+)?|\\.[0-9]+)\\s*([\\p{L}][\\p{L}0-9]*)?");
+          "([+-])?\\s*([0-9][0-9.,'\u2019]*(?:[ \u00a0\u202f][0-9]{3})*(?:,[0-9]+)?|[.,][0-9]+)"
+              + "\\s*([\\p{L}][\\p{L}0-9]*)?");
 
   public static Units of(Unit base) {
     return new Units(base, "", new Quantity(Quantity.ONE));
@@ -121,6 +122,13 @@ public record Units(Unit base, String packName, Quantity packSize) {
     String whole = Figures.grouped(new BigDecimal(packs[0]), 0) + " " + packName;
     Quantity rest = new Quantity(packs[1].longValueExact());
     return rest.signum() == 0 ? whole : whole + " + " + sayBase(rest);
+  }
+
+  /** The same for a cell that is typed in: nothing stands between thousands. */
+  public String typed(Quantity quantity) {
+    return say(quantity)
+        .replace(String.valueOf(Figures.form().group()), "")
+        .replace(Figures.MINUS, "-");
   }
 
   /** In the base unit alone: {@code 303}, {@code 2.5 kg}. */

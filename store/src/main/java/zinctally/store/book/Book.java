@@ -9,6 +9,9 @@ import zinctally.core.number.Coin;
  * @param closedTo last closed day, or null when no period is closed
  * @param shortStock whether goods may be sold that are not there yet
  * @param taxOnSums whether tax is rounded on the sum of each rate instead of line by line
+ * @param address as papers handed over show it, several lines
+ * @param taxNumber of the business; empty for none
+ * @param bank where customers pay to, as papers say it; empty for nothing
  * @param approver the role that approves purchase orders; empty when nobody needs to
  */
 public record Book(
@@ -19,7 +22,10 @@ public record Book(
     boolean pricesIncludeTax,
     boolean shortStock,
     String approver,
-    boolean taxOnSums) {
+    boolean taxOnSums,
+    String address,
+    String taxNumber,
+    String bank) {
   public LocalDate firstOpenDay() {
     return closedTo == null || closedTo.isBefore(cutOver) ? cutOver : closedTo.plusDays(1);
   }

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -40,6 +41,7 @@ import zinctally.store.listing.BuyListings;
 
 /** What the book knows, looked up once for one reading and remembered while it lasts. */
 public final class BookCatalogue implements Catalogue {
+  private static final int CHUNK = 1000;
   private final JdbcClient sql;
   private final long amends;
   private final boolean shortStock;
@@ -52,10 +54,14 @@ public final class BookCatalogue implements Catalogue {
   private final Map<String, Reason> reasons = new HashMap<>();
   private final Map<String, List<Awaited>> awaited = new HashMap<>();
   private final EarlierPapers earlier;
+  private final Map<List<Long>, Promised> promises = new HashMap<>();
   private final Map<Long, Item> byId = new HashMap<>();
   private final LotLookup lots;
   private final CostLookup costs;
   private final PartyLookup parties;
+
+  /** Items of which anything is promised; null while nobody has asked. */
+  private Set<Long> promisedItems;
 
   BookCatalogue(
       JdbcClient sql,
@@ -115,20 +121,42 @@ public final class BookCatalogue implements Catalogue {
   }
 
   /**
+   * Holds goods in stock, in the order of their ids, until the transaction ends, and from then on
+   * knows of items what they are now. What else is sold has no pool that two could take from.
+   */
+  public void hold(Collection<Long> ids) {
+    items.clear();
+    byId.clear();
+    List<Long> all = ids.stream().sorted().toList();
+    for (int from = 0; from < all.size(); from += CHUNK)
+      sql.sql(
+              ItemRows.SELECT
+                  + " where i.id in (:ids) and i.kind = 'STOCKED' order by i.id for update")
+          .param("ids", all.subList(from, Math.min(all.size(), from + CHUNK)))
+          .query((row, n) -> found(ItemRows.item(row, groups)))
+          .list()
+          .forEach(item -> items.put(key(item.code()), Optional.of(item)));
+  }
+
+  /**
    * Fetches the items with these codes in few queries.
    *
    * @param onlyCodes whether what is no code is no item either, so that nothing else is looked for
    */
   public void fetch(Collection<String> codes, boolean onlyCodes) {
     List<String> all =
-        codes.stream().map(BookCatalogue::key).filter(c -> !c.isEmpty()).distinct().toList();
+        codes.stream()
+            .map(BookCatalogue::key)
+            .filter(c -> !c.isEmpty() && !items.containsKey(c))
+            .distinct()
+            .toList();
     if (onlyCodes) all.forEach(code -> items.put(code, Optional.empty()));
-    for (int from = 0; from < all.size(); from += 1000) {
+    for (int from = 0; from < all.size(); from += CHUNK) {
       sql.sql(ItemRows.SELECT + " where i.code in (:codes)")
-          .param("codes", all.subList(from, Math.min(all.size(), from + 1000)))
+          .param("codes", all.subList(from, Math.min(all.size(), from + CHUNK)))
           .query((row, n) -> found(ItemRows.item(row, groups)))
           .list()
-          .forEach(item -> items.put(key(item.code()), Optional.of(item)));
+          .forEach(item -> items.put(key(item.code()), Optional.of(followed(item))));
     }
   }
 
@@ -142,7 +170,19 @@ public final class BookCatalogue implements Catalogue {
                 : by("i.code", wanted)
                     .or(() -> by("i.gtin", wanted))
                     .or(() -> by("i.name", wanted))
-                    .or(() -> byTheirCode(wanted)));
+                    .or(() -> byTheirCode(wanted))
+                    .map(this::followed));
+  }
+
+  /** The item that one leads to which is no longer used; in what was posted it stays itself. */
+  private Item followed(Item item) {
+    if (item.active() || amends != 0) return item;
+    return sql.sql("select merged_into from item where id = ? and merged_into is not null")
+        .param(item.id())
+        .query(Long.class)
+        .optional()
+        .map(into -> items(List.of(into)).get(into))
+        .orElse(item);
   }
 
   /** By a supplier's own code for it, when that means one item. */
@@ -301,6 +341,19 @@ public final class BookCatalogue implements Catalogue {
   }
 
   @Override
+  public long opened(long item) {
+    return sql.sql(
+            """
+            select coalesce(sum(e.quantity), 0) from cost_event e
+            join paper p on p.id = e.paper_id and p.kind = 'OPENING_STOCK'
+            where e.item_id = ? and e.date <= ? and not e.gone and e.paper_id <> ?
+            """)
+        .params(item, rules.cutOver(), amends)
+        .query(Long.class)
+        .single();
+  }
+
+  @Override
   public Standing standing(long item, LocalDate date) {
     return costs.standing(item, date);
   }
@@ -308,6 +361,11 @@ public final class BookCatalogue implements Catalogue {
   @Override
   public List<Traded> traded(String paperNumber) {
     return earlier.traded(paperNumber, amends);
+  }
+
+  @Override
+  public Map<Long, List<LateCharge>> chargedAfter(LocalDate date, Collection<Long> arrivals) {
+    return earlier.chargedAfter(date, arrivals);
   }
 
   @Override
@@ -376,6 +434,64 @@ public final class BookCatalogue implements Catalogue {
                     Math.max(0, row.getLong(2) - row.getLong(3)),
                     row.getLong(4),
                     row.getObject(5, LocalDate.class)))
+        .single();
+  }
+
+  @Override
+  public Promised promised(long item, long place, long order) {
+    if (promisedItems == null)
+      promisedItems =
+          new HashSet<>(
+              sql.sql("select distinct a.item_id from awaited a where " + BuyListings.PROMISED)
+                  .query(Long.class)
+                  .list());
+    if (!promisedItems.contains(item)) return new Promised(0, 0, "");
+    return promises.computeIfAbsent(
+        List.of(item, place, order), k -> readPromised(item, place, order));
+  }
+
+  private Promised readPromised(long item, long place, long order) {
+    return sql.sql(
+            """
+            select coalesce(max(s.quantity), 0), coalesce(sum(o.open_quantity), 0),
+              coalesce(substring_index(group_concat(concat(o.number, ' of ', o.date)
+                order by o.date, o.id separator '|'), '|', 1), '')
+            from (select quantity from place_stock where item_id = :item and place_id = :place) s
+            left join (
+              select a.open_quantity, p.number, p.date, p.id from awaited a
+              join paper p on p.id = a.paper_id and p.state = 'POSTED' and p.place_id = :place
+              where a.item_id = :item and p.id not in (:order, :amends) and %s
+                and (:order = 0 or (p.date, p.id) <
+                  (select b.date, b.id from paper b where b.id = :order))) o on true
+            """
+                .formatted(BuyListings.PROMISED))
+        .param("item", item)
+        .param("place", place)
+        .param("order", order)
+        .param("amends", amends)
+        .query(
+            (row, n) ->
+                new Promised(row.getLong(1) + moved(item, place), row.getLong(2), row.getString(3)))
+        .single();
+  }
+
+  /** Millionths of an item at a place. */
+  public long here(long item, long place) {
+    return sql.sql("select quantity from place_stock where item_id = ? and place_id = ?")
+        .params(item, place)
+        .query(Long.class)
+        .optional()
+        .orElse(0L);
+  }
+
+  /** What the paper being amended has taken from a place, millionths. */
+  private long moved(long item, long place) {
+    if (amends == 0) return 0;
+    return sql.sql(
+            "select coalesce(-sum(quantity), 0) from quantity_move"
+                + " where paper_id = ? and item_id = ? and place_id = ?")
+        .params(amends, item, place)
+        .query(Long.class)
         .single();
   }
 

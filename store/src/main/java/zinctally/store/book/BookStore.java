@@ -2,9 +2,12 @@ package zinctally.store.book;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.number.Coin;
+import zinctally.core.number.Form;
 
 /** The book's name, currency and dates. */
 @Repository
@@ -25,6 +28,14 @@ public class BookStore {
     return read(" lock in share mode").orElseThrow();
   }
 
+  /**
+   * The book, held alone: no posting is under way until the transaction ends. For what postings
+   * rely on: periods, and what items, accounts, groups, places and rates are.
+   */
+  public Book heldAlone() {
+    return read(" for update").orElseThrow();
+  }
+
   private Optional<Book> read(String lock) {
     return sql.sql("select * from book where id = 1" + lock)
         .query(
@@ -37,7 +48,10 @@ public class BookStore {
                     row.getBoolean("prices_include_tax"),
                     row.getBoolean("short_stock"),
                     row.getString("approver"),
-                    row.getBoolean("tax_on_sums")))
+                    row.getBoolean("tax_on_sums"),
+                    row.getString("address"),
+                    row.getString("tax_number"),
+                    row.getString("bank")))
         .optional();
   }
 
@@ -51,6 +65,23 @@ public class BookStore {
   /** Whether anything is posted: from then on currency and cut-over date are fixed. */
   public boolean begun() {
     return sql.sql("select exists (select 1 from paper)").query(Boolean.class).single();
+  }
+
+  /**
+   * Makes the book, together with its owner. Of two first visitors at one moment one does.
+   *
+   * @param owner makes the owner; answers false when there is one already
+   * @return false when somebody else has made the book; nothing was made
+   */
+  @Transactional
+  public boolean begin(String name, Coin coin, LocalDate cutOver, BooleanSupplier owner) {
+    sql.sql("insert ignore into book (id, name, currency, cut_over) values (1, ?, ?, ?)")
+        .params(name, coin.code(), cutOver)
+        .update();
+    heldAlone();
+    if (!owner.getAsBoolean()) return false;
+    save(name, coin, cutOver, false, false);
+    return true;
   }
 
   public void save(
@@ -70,6 +101,30 @@ public class BookStore {
   /** Whether tax is rounded on the sum of each rate instead of line by line. */
   public void taxOnSums(boolean onSums) {
     sql.sql("update book set tax_on_sums = ? where id = 1").param(onSums).update();
+  }
+
+  /** In which form figures are written where a person has none of his own. */
+  public void figures(Form form) {
+    sql.sql("update book set figures = ? where id = 1").param(form.name()).update();
+  }
+
+  /** The form in which a person writes and reads figures; the book's for nobody. */
+  public Form figuresOf(String login) {
+    return Form.of(
+        sql.sql(
+                "select coalesce((select figures from app_user where login = ?), b.figures)"
+                    + " from book b where b.id = 1")
+            .param(login)
+            .query(String.class)
+            .optional()
+            .orElse(""));
+  }
+
+  /** What papers handed over say of the business. */
+  public void letterhead(String address, String taxNumber, String bank) {
+    sql.sql("update book set address = ?, tax_number = ?, bank = ? where id = 1")
+        .params(address, taxNumber, bank)
+        .update();
   }
 
   /** The role that approves purchase orders; empty when nobody needs to. */

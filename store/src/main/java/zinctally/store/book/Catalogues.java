@@ -33,8 +33,14 @@ public class Catalogues {
     return new BookCatalogue(sql, books.book(), paper, accounts, groups, clock);
   }
 
-  /** The same, with the book held so that no period is closed until the transaction ends. */
-  public BookCatalogue held(long amends) {
-    return new BookCatalogue(sql, books.held(), amends, accounts, groups, clock);
+  /**
+   * The same, with the book held: until the transaction ends no period is closed, and nothing is
+   * changed in what items, accounts, places and rates are.
+   *
+   * @param alone whether no other posting may hold it at the same time
+   */
+  public BookCatalogue held(long amends, boolean alone) {
+    Book book = alone ? books.heldAlone() : books.held();
+    return new BookCatalogue(sql, book, amends, accounts, groups, clock);
   }
 }

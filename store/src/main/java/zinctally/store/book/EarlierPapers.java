@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -13,9 +14,11 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.goods.Item;
+import zinctally.core.goods.Tracking;
 import zinctally.core.number.Share;
 import zinctally.core.papers.Awaited;
 import zinctally.core.papers.Awaits;
+import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.CreditDue;
 import zinctally.core.papers.OpenItem;
 import zinctally.core.papers.PaperKind;
@@ -132,7 +135,7 @@ final class EarlierPapers {
             (row, n) ->
                 arrivals
                     .computeIfAbsent(
-                        List.of(row.getLong(2), row.getLong(3)), k -> new java.util.ArrayList<>())
+                        List.of(row.getLong(2), row.getLong(3)), k -> new ArrayList<>())
                     .add(
                         new Awaited.Arrival(
                             row.getLong(1), row.getObject(4, LocalDate.class), row.getLong(5))))
@@ -306,6 +309,14 @@ final class EarlierPapers {
                 })
             .list();
     Map<Long, Item> found = items.apply(rows.stream().map(Row::item).distinct().toList());
+    List<Long> ofLots =
+        rows.stream()
+            .filter(r -> found.get(r.item).tracking() == Tracking.LOT)
+            .map(Row::event)
+            .distinct()
+            .toList();
+    Map<Long, Map<Long, Long>> lots = ofLots.isEmpty() ? Map.of() : lots(ofLots, amends);
+    Map<Integer, String> billedWith = waits == null ? Map.of() : billedWith(paper.id);
     return rows.stream()
         .map(
             r ->
@@ -324,12 +335,82 @@ final class EarlierPapers {
                     r.net,
                     r.rate,
                     r.lot,
+                    lots.getOrDefault(r.event, Map.of()),
+                    billedWith.getOrDefault(r.line, ""),
                     waiting.stream()
                         .filter(a -> a.what() == waits && a.line() == r.line)
                         .filter(a -> a.paper() == paper.id)
                         .findFirst()
                         .orElse(null)))
         .toList();
+  }
+
+  Map<Long, List<Catalogue.LateCharge>> chargedAfter(LocalDate date, Collection<Long> arrivals) {
+    Map<Long, List<Catalogue.LateCharge>> charges = new HashMap<>();
+    if (arrivals.isEmpty()) return charges;
+    sql.sql(
+            """
+            select c.target_id, p.number, c.date from cost_event c join paper p on p.id = c.paper_id
+            where c.target_id in (:arrivals) and c.kind = 'CHARGE' and not c.gone and c.date > :date
+            order by c.date, c.id
+            """)
+        .param("arrivals", arrivals)
+        .param("date", date)
+        .query(
+            (row, n) ->
+                charges
+                    .computeIfAbsent(row.getLong(1), e -> new ArrayList<>())
+                    .add(
+                        new Catalogue.LateCharge(
+                            row.getString(2), row.getObject(3, LocalDate.class))))
+        .list();
+    return charges;
+  }
+
+  /** What of each lot moved with events and has not gone or come back, millionths. */
+  private Map<Long, Map<Long, Long>> lots(List<Long> events, long amends) {
+    Map<Long, Map<Long, Long>> lots = new HashMap<>();
+    sql.sql(
+            """
+            select event, lot_id, sum(moved) as left_of_it from (
+              select e.id as event, m.lot_id, abs(sum(m.quantity)) as moved
+              from cost_event e join quantity_move m on m.paper_id = e.paper_id and m.line = e.line
+                and m.item_id = e.item_id and m.lot_id <> 0
+              where e.id in (:events) group by e.id, m.lot_id
+              union all
+              select b.target_id, m.lot_id, -abs(sum(m.quantity))
+              from cost_event b join quantity_move m on m.paper_id = b.paper_id and m.line = b.line
+                and m.item_id = b.item_id and m.lot_id <> 0
+              where b.target_id in (:events) and not b.gone and b.kind in ('OUT', 'BACK')
+                and b.paper_id <> :amends
+              group by b.target_id, m.lot_id) t
+            group by event, lot_id
+            """)
+        .param("events", events)
+        .param("amends", amends)
+        .query(
+            (row, n) ->
+                lots.computeIfAbsent(row.getLong(1), e -> new HashMap<>())
+                    .put(row.getLong(2), row.getLong(3)))
+        .list();
+    return lots;
+  }
+
+  /** Of a receipt or delivery, the bill or invoice that came before its goods, by line. */
+  private Map<Integer, String> billedWith(long paper) {
+    Map<Integer, String> numbers = new HashMap<>();
+    sql.sql(
+            """
+            select f.line, p.number from fulfilment f
+            join awaited a on a.id = f.awaited_id and a.what in ('BILLED_GOODS', 'INVOICED_GOODS')
+            join paper p on p.id = a.paper_id and p.state = 'POSTED'
+            where f.paper_id = ? and a.paper_id <> f.paper_id
+            group by f.line, p.number having sum(f.quantity) > 0
+            """)
+        .param(paper)
+        .query((row, n) -> numbers.put(row.getInt(1), row.getString(2)))
+        .list();
+    return numbers;
   }
 
   /** Whether an open item is of a paper of this kind and number. */

@@ -1,5 +1,7 @@
 package zinctally.store.book;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -18,6 +20,7 @@ final class PartyLookup {
   private final long amends;
   private final Catalogue.Rules rules;
   private final Map<String, Optional<Party>> parties = new HashMap<>();
+  private final Map<Long, Long> limits = new HashMap<>();
 
   PartyLookup(JdbcClient sql, long amends, Catalogue.Rules rules) {
     this.sql = sql;
@@ -29,32 +32,34 @@ final class PartyLookup {
     return parties.computeIfAbsent(
         kind + name.strip().toLowerCase(Locale.ROOT),
         k ->
-            sql.sql("select id, name, terms_days, active from party where kind = ? and name = ?")
+            sql.sql(
+                    "select w.id, w.name, w.terms_days, w.active, w.credit_limit from party p"
+                        + " join party w on w.id = coalesce(p.merged_into, p.id)"
+                        + " where p.kind = ? and p.name = ?")
                 .params(kind.name(), name.strip())
-                .query(
-                    (row, n) ->
-                        new Party(
-                            row.getLong(1),
-                            kind,
-                            row.getString(2),
-                            row.getInt(3),
-                            row.getBoolean(4)))
+                .query((row, n) -> found(kind, row))
                 .optional());
   }
 
+  private Party found(Party.Kind kind, ResultSet row) throws SQLException {
+    long limit = row.getLong(5);
+    if (!row.wasNull()) limits.put(row.getLong(1), limit);
+    return new Party(row.getLong(1), kind, row.getString(2), row.getInt(3), row.getBoolean(4));
+  }
+
+  /** What a party that was found by its name may owe at most. */
   Optional<Long> creditLimit(long party) {
-    return sql.sql("select credit_limit from party where id = ? and credit_limit is not null")
-        .param(party)
-        .query(Long.class)
-        .optional();
+    return Optional.ofNullable(limits.get(party));
   }
 
   List<OpenItem> openItems(long party) {
     return sql.sql(
             """
             select o.*, o.open - coalesce((select sum(s.amount) from settlement s
-              where s.open_item_id = o.id and s.paper_id = :amends), 0) as still_open
-            from open_item o
+              where s.open_item_id = o.id and s.paper_id = :amends), 0) as still_open,
+              if((select count(*) from open_item x where x.paper_id = o.paper_id) = 1,
+                p.number, '') as paper_number
+            from open_item o join paper p on p.id = o.paper_id
             where o.party_id = :party and o.paper_id <> :amends
               and (o.open <> 0 or o.id in (select open_item_id from settlement
                                            where paper_id = :amends))
@@ -71,7 +76,8 @@ final class PartyLookup {
                     row.getObject("date", LocalDate.class),
                     row.getObject("due", LocalDate.class),
                     row.getLong("amount"),
-                    row.getLong("still_open")))
+                    row.getLong("still_open"),
+                    row.getString("paper_number")))
         .list();
   }
 

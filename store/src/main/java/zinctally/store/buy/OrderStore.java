@@ -207,7 +207,7 @@ public class OrderStore {
                           "item",
                           row.getString("code"),
                           "quantity",
-                          units.say(new Quantity(wanted.get(item)))));
+                          units.typed(new Quantity(wanted.get(item)))));
             })
         .list();
     List<Long> begun = new ArrayList<>();

@@ -58,15 +58,22 @@ public class RepeatStore {
         row.getObject("next", LocalDate.class));
   }
 
-  /** Sets a paper to repeat; what is new each time is left out of it. */
-  public long add(String title, Draft text, Repetition repetition, String login) {
+  /**
+   * Sets a paper to repeat; what is new each time is left out of it.
+   *
+   * @param paper the posted paper; from the same day in the same rhythm it repeats once
+   */
+  public long add(long paper, String title, Draft text, Repetition repetition, String login) {
     GeneratedKeyHolder key = new GeneratedKeyHolder();
     sql.sql(
             """
-            insert into repeating (kind, text, title, every, start, until, times, next, made_by)
-            values (?, ?, ?, ?, ?, ?, ?, ?, ?)
+            insert into repeating
+              (paper_id, kind, text, title, every, start, until, times, next, made_by)
+            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+            on duplicate key update id = last_insert_id(id), next = coalesce(next, values(next))
             """)
         .params(
+            paper,
             text.kind().name(),
             DraftText.write(text.without(EACH_TIME_ANEW)),
             title,

@@ -22,12 +22,14 @@ public class SupplierStore {
   /**
    * @param termsDays days from a bill's date until it is due
    * @param account the account its bills usually go to; zero for none
+   * @param taxRate what its bills bear whatever the item; zero as the item
    */
   public record Card(
       long id,
       String name,
       int termsDays,
       long account,
+      long taxRate,
       String address,
       String email,
       String phone,
@@ -45,6 +47,7 @@ public class SupplierStore {
                     row.getString("name"),
                     row.getInt("terms_days"),
                     row.getLong("account_id"),
+                    row.getLong("tax_rate_id"),
                     row.getString("address"),
                     row.getString("email"),
                     row.getString("phone"),
@@ -52,6 +55,18 @@ public class SupplierStore {
                     row.getString("notes"),
                     row.getBoolean("active")))
         .optional();
+  }
+
+  /** The rate that a supplier's bills bear whatever the item; zero as the item. */
+  public long taxRate(String name) {
+    return sql.sql(
+            "select coalesce(w.tax_rate_id, 0) from party p"
+                + " join party w on w.id = coalesce(p.merged_into, p.id)"
+                + " where p.kind = 'SUPPLIER' and p.name = ?")
+        .param(name)
+        .query(Long.class)
+        .optional()
+        .orElse(0L);
   }
 
   /** What a supplier calls our items, by item. */
@@ -90,13 +105,16 @@ public class SupplierStore {
                   .single();
       sql.sql(
               """
-              update party set name = ?, terms_days = ?, account_id = nullif(?, 0), address = ?,
-                email = ?, phone = ?, tax_number = ?, notes = ?, active = ? where id = ?
+              update party set name = ?, terms_days = ?, account_id = nullif(?, 0),
+                tax_rate_id = nullif(?, 0), address = ?, email = ?, phone = ?, tax_number = ?,
+                notes = ?, active = ?
+              where id = ?
               """)
           .params(
               card.name(),
               card.termsDays(),
               card.account(),
+              card.taxRate(),
               card.address(),
               card.email(),
               card.phone(),

@@ -4,9 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Repository;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.TransactionDefinition;
-import org.springframework.transaction.support.TransactionTemplate;
+import zinctally.store.OneMoment;
 import zinctally.store.prove.PeriodStore;
 import zinctally.store.prove.TieOutStore;
 
@@ -17,27 +15,25 @@ public class CheckStore {
   private final ReplayCheck replay;
   private final TieOutStore tieOut;
   private final PeriodStore periods;
-  private final TransactionTemplate still;
+  private final OneMoment moment;
 
   CheckStore(
       SumChecks sums,
       ReplayCheck replay,
       TieOutStore tieOut,
       PeriodStore periods,
-      PlatformTransactionManager transactions) {
+      OneMoment moment) {
     this.sums = sums;
     this.replay = replay;
     this.tieOut = tieOut;
     this.periods = periods;
-    still = new TransactionTemplate(transactions);
-    still.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
-    still.setReadOnly(true);
+    this.moment = moment;
   }
 
   /** All findings, of one and the same moment. */
   public List<Finding> findings() {
-    return still.execute(
-        status -> {
+    return moment.of(
+        () -> {
           List<Finding> findings = new ArrayList<>(sums.findings());
           findings.add(replay.finding());
           findings.add(controls());

@@ -41,12 +41,18 @@ class ReplayCheck {
                     new Pooled(row.getLong(1), row.getString(2), Method.valueOf(row.getString(3))))
             .list();
     List<String> faults = new ArrayList<>();
-    for (Pooled item : items) check(item, faults);
+    List<String> wrong = new ArrayList<>();
+    for (Pooled item : items) {
+      int before = faults.size();
+      check(item, faults);
+      if (faults.size() > before) wrong.add(item.code);
+    }
     return new Finding(
         "every pool worked out from its first event gives its costs, its layers and its checkpoints",
         items.size(),
         faults.subList(0, Math.min(NAMED, faults.size())),
-        faults.size());
+        faults.size(),
+        wrong);
   }
 
   private Pool fromTheStart(Pooled item) {
@@ -66,16 +72,27 @@ class ReplayCheck {
     for (Recost.Change change : recost.changes())
       faults.add(
           item.code
-              + ", event "
+              + ", "
+              + paper(change.event().id())
+              + " (event "
               + change.event().id()
-              + ": booked "
+              + "): booked "
               + change.before()
               + ", worked out "
               + change.after());
-    PoolHead head = pools.heads(List.of(item.item), false).get(item.item);
+    PoolHead head = pools.heads(List.of(item.item)).get(item.item);
     if (!head.state().equals(recost.end()))
       faults.add(item.code + ": its head has other layers than its events give");
     checkpoints(item, events, faults);
+  }
+
+  private String paper(long event) {
+    return sql.sql(
+            "select concat(p.number, ' of ', p.date) from cost_event e"
+                + " join paper p on p.id = e.paper_id where e.id = ?")
+        .param(event)
+        .query(String.class)
+        .single();
   }
 
   /** A checkpoint may stand anywhere; what it holds must be what its place in the events gives. */

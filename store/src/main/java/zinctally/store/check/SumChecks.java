@@ -216,15 +216,97 @@ class SumChecks {
               having l.on_hand <> coalesce(sum(s.quantity), 0)
                 or max(i.tracking) = 'SERIAL' and l.on_hand not in (0, 1000000)"""),
           new Rule(
+              "cost of goods sold of each item is what of it was sold and recognised, on every day",
+              "select count(*) from cost_entry",
+              """
+              select concat('item ', item_id, ', ', day) as name, sum(book) as a, sum(ledger) as b
+              from (
+                select n.item_id, n.posting_date as day, -n.value as book, 0 as ledger
+                from cost_entry n join cost_event e on e.id = n.event_id
+                join account c on c.id = e.contra_account and c.role = 'COST_OF_GOODS_SOLD'
+                union all
+                select a.item_id, f.date, f.value, 0 from awaited a
+                join fulfilment f on f.awaited_id = a.id and f.paper_id <> a.paper_id
+                where a.what = 'SENT_INVOICE'
+                union all
+                select l.item_id, l.date, 0, l.amount from account c
+                join journal_line l on l.account_id = c.id
+                where c.role = 'COST_OF_GOODS_SOLD' and l.item_id <> 0) t
+              group by item_id, day having a <> b"""),
+          new Rule(
+              "whatever is kept in stock and was sold has its cost, and tracking started once",
+              "select count(*) from item where kind = 'STOCKED'",
+              """
+              select concat(p.number, ', line ', l.line + 1) as name, l.quantity as a, 0 as b
+              from paper_line l join paper p on p.id = l.paper_id and p.version = l.version
+              join item i on i.id = l.item_id and i.kind = 'STOCKED'
+              where p.kind in ('INVOICE', 'COUNTER_SALE') and p.state = 'POSTED' and l.quantity > 0
+                and p.date >= coalesce((select max(s.date) from paper_line t
+                  join paper s on s.id = t.paper_id and s.kind = 'START_TRACKING'
+                    and s.state = 'POSTED' where t.item_id = i.id), '1000-01-01')
+                and not exists (select 1 from cost_event e where e.paper_id = p.id
+                  and e.line % 1000000 = l.line and not e.gone)
+                and not exists (select 1 from fulfilment f join awaited a on a.id = f.awaited_id
+                  and a.what = 'SENT_INVOICE' where f.paper_id = p.id and f.line = l.line)
+                and not exists (select 1 from awaited a where a.paper_id = p.id and a.line = l.line)
+              union all
+              select concat('item ', t.item_id), count(distinct s.id), 1
+              from paper s join paper_line t on t.paper_id = s.id and t.version = s.version
+              where s.kind = 'START_TRACKING' and s.state = 'POSTED'
+              group by t.item_id having count(distinct s.id) > 1"""),
+          new Rule(
+              "what went through a till that is closed is what was counted",
+              "select count(*) from till where closed_at is not null and whole",
+              """
+              select concat('till ', t.id) as name, t.counted as a,
+                t.opening_float + coalesce(sum(l.amount), 0) as b
+              from till t left join journal j on j.till_id = t.id
+              left join journal_line l on l.journal_id = j.id
+                and l.account_id = (select account_id from tender where kind = 'CASH')
+              where t.closed_at is not null and t.whole group by t.id having a <> b"""),
+          new Rule(
+              "of no lot more has come back than was sold of it on the line it came back to",
+              "select count(*) from lot",
+              """
+              select concat(p.number, ', lot ', o.code) as name, -coalesce(s.sold, 0) as a, b.back as b
+              from (select r.of_paper, r.of_line, m.lot_id, sum(m.quantity) as back
+                    from paper c join paper_line r on r.paper_id = c.id and r.version = c.version
+                    join quantity_move m on m.paper_id = c.id and m.line % 1000000 = r.line
+                    where c.kind = 'CUSTOMER_RETURN' and c.state = 'POSTED' and m.lot_id <> 0
+                      and m.quantity > 0
+                    group by r.of_paper, r.of_line, m.lot_id) b
+              join paper p on p.id = b.of_paper join lot o on o.id = b.lot_id
+              left join (select paper_id, line % 1000000 as line, lot_id, sum(quantity) as sold
+                         from quantity_move where lot_id <> 0 group by paper_id, line % 1000000, lot_id)
+                s on s.paper_id = b.of_paper and s.line = b.of_line and s.lot_id = b.lot_id
+              where s.paper_id is not null and b.back > -coalesce(s.sold, 0)"""),
+          new Rule(
+              "what is with somebody is with the one whose name stays",
+              "select count(*) from party",
+              """
+              select concat('paper ', r.id) as name, r.party_id as a, w.merged_into as b
+              from paper r join party w on w.id = r.party_id and w.merged_into is not null
+              union all
+              select concat('open item ', r.id), r.party_id, w.merged_into
+              from open_item r join party w on w.id = r.party_id and w.merged_into is not null
+              union all
+              select concat('awaited ', r.id), r.party_id, w.merged_into
+              from awaited r join party w on w.id = r.party_id and w.merged_into is not null
+              union all
+              select concat('journal line ', r.id), r.party_id, w.merged_into
+              from journal_line r join party w on w.id = r.party_id and w.merged_into is not null"""),
+          new Rule(
               "nothing stands alone: entries, moves, lines and drafts have what they belong to",
               "select count(*) from paper",
               """
               select concat('cost entry ', n.id) as name, n.event_id as a, n.journal_id as b
               from cost_entry n left join cost_event e on e.id = n.event_id
               left join journal j on j.id = n.journal_id
-              where e.id is null or e.item_id <> n.item_id or (j.id is null and n.value <> 0
-                and exists (select 1 from journal x where x.paper_id = n.cause_id
-                            and x.date = n.posting_date))
+              where e.id is null or e.item_id <> n.item_id or n.journal_id <> 0 and j.id is null
+              union all
+              select concat('item ', n.item_id, ', paper ', n.cause_id, ', ', n.posting_date),
+                sum(n.value), 0 from cost_entry n where n.journal_id = 0
+              group by n.item_id, n.account_id, n.cause_id, n.posting_date having sum(n.value) <> 0
               union all
               select concat('event ', e.id), e.paper_id, 0 from cost_event e
               left join paper p on p.id = e.paper_id where p.id is null

@@ -37,31 +37,19 @@ public class PoolStore {
     this.jdbc = jdbc;
   }
 
-  /**
-   * Heads of the pools of {@code items}, in the order of their ids.
-   *
-   * @param lock whether to hold them until the transaction ends; what is held is the item's row,
-   *     which is there before the pool's, so that two first arrivals wait for each other too
-   */
-  public Map<Long, PoolHead> heads(Collection<Long> items, boolean lock) {
+  /** Heads of the pools of {@code items}, in the order of their ids. */
+  public Map<Long, PoolHead> heads(Collection<Long> items) {
     TreeSet<Long> ordered = new TreeSet<>(items);
     Map<Long, PoolHead> heads = new LinkedHashMap<>();
     for (long item : ordered) heads.put(item, PoolHead.empty(item));
     List<Long> all = ordered.stream().filter(id -> id > 0).toList();
     for (int from = 0; from < all.size(); from += CHUNK) {
       List<Long> part = all.subList(from, Math.min(all.size(), from + CHUNK));
-      sql.sql(
-              lock
-                  ? "select p.* from item i left join cost_pool p on p.item_id = i.id"
-                      + " where i.id in (:items) order by i.id for update"
-                  : "select * from cost_pool where item_id in (:items)")
+      sql.sql("select * from cost_pool where item_id in (:items)")
           .param("items", part)
-          .query((row, n) -> row.getLong("item_id") == 0 ? null : head(row, n))
+          .query(PoolStore::head)
           .list()
-          .forEach(
-              head -> {
-                if (head != null) heads.put(head.item(), head);
-              });
+          .forEach(head -> heads.put(head.item(), head));
     }
     return heads;
   }
@@ -71,7 +59,7 @@ public class PoolStore {
     PoolState state =
         PoolText.read(
             row.getString("layers"), row.getLong("latest_quantity"), row.getLong("latest_value"));
-    Position last = new Position(date, row.getLong("last_sequence"), row.getInt("last_line"));
+    Position last = new Position(date, row.getLong("last_sequence"), row.getLong("last_line"));
     return new PoolHead(row.getLong("item_id"), state, last, row.getInt("since_checkpoint"));
   }
 
@@ -103,7 +91,7 @@ public class PoolStore {
             row.getString("layers"), row.getLong("latest_quantity"), row.getLong("latest_value"));
     Position at =
         new Position(
-            row.getObject("date", LocalDate.class), row.getLong("sequence"), row.getInt("line"));
+            row.getObject("date", LocalDate.class), row.getLong("sequence"), row.getLong("line"));
     return new PoolHead(row.getLong("item_id"), state, at, 0);
   }
 
@@ -181,7 +169,7 @@ public class PoolStore {
             new Position(
                 row.getObject("date", LocalDate.class),
                 row.getLong("sequence"),
-                row.getInt("line")),
+                row.getLong("line")),
             row.getLong("quantity"),
             row.getLong("value"),
             row.getLong("target_id"));

@@ -39,7 +39,8 @@ public class FindStore {
 
   public List<Hit> suppliers(String typed, int atMost) {
     return hits(
-        "select id, name, 'supplier' from party where kind = 'SUPPLIER' and name like :within"
+        "select id, name, 'supplier' from party"
+            + " where kind = 'SUPPLIER' and merged_into is null and name like :within"
             + " order by name like :start desc, name limit :most",
         typed,
         atMost);

@@ -140,6 +140,27 @@ public class ItemStore {
     public static final Along NOTHING = new Along("", "", null);
   }
 
+  private static final String INSERT =
+      """
+      insert into item (code, name, kind, group_id, method, base_unit, pack_name, pack_size,
+        stock_account, sales_account, cost_account, sale_wording, purchase_wording, supplier,
+        supplier_code, gtin, shelf, reorder_point, reorder_quantity, standard_cost, notes,
+        active, tracking, weight, id)
+      values (?, ?, ?, ?, ?, ?, ?, ?, nullif(?, 0), nullif(?, 0), nullif(?, 0), ?, ?, ?, ?,
+        nullif(?, ''), ?, ?, ?, ?, ?, ?, ?, ?, ?)
+      """;
+
+  private static final String UPDATE =
+      """
+      update item set code = ?, name = ?, kind = ?, group_id = ?, method = ?, base_unit = ?,
+        pack_name = ?, pack_size = ?, stock_account = nullif(?, 0), sales_account = nullif(?, 0),
+        cost_account = nullif(?, 0), sale_wording = ?, purchase_wording = ?, supplier = ?,
+        supplier_code = ?, gtin = nullif(?, ''), shelf = ?, reorder_point = ?,
+        reorder_quantity = ?, standard_cost = ?, notes = ?, active = ?, tracking = ?, weight = ?,
+        to_complete = false
+      where id = ?
+      """;
+
   /**
    * Makes or changes an item.
    *
@@ -153,29 +174,8 @@ public class ItemStore {
     if (!along.group().isEmpty())
       group = groups.add(new GroupStore.Group(0, card.group(), along.group(), null, 0, 0, 0));
     if (id == 0) id = sql.sql("select next value for item_id").query(Long.class).single();
-    sql.sql(
-            """
-            insert into item (id, code, name, kind, group_id, method, base_unit, pack_name, pack_size,
-              stock_account, sales_account, cost_account, sale_wording, purchase_wording, supplier,
-              supplier_code, gtin, shelf, reorder_point, reorder_quantity, standard_cost, notes,
-              active, tracking, weight)
-            values (?, ?, ?, ?, ?, ?, ?, ?, ?, nullif(?, 0), nullif(?, 0), nullif(?, 0), ?, ?, ?, ?,
-              nullif(?, ''), ?, ?, ?, ?, ?, ?, ?, ?)
-            on duplicate key update
-              code = if(id = values(id), values(code), null),
-              name = values(name), kind = values(kind),
-              group_id = values(group_id), method = values(method), base_unit = values(base_unit),
-              pack_name = values(pack_name), pack_size = values(pack_size),
-              stock_account = values(stock_account), sales_account = values(sales_account),
-              cost_account = values(cost_account), sale_wording = values(sale_wording),
-              purchase_wording = values(purchase_wording), supplier = values(supplier),
-              supplier_code = values(supplier_code), gtin = values(gtin), shelf = values(shelf),
-              reorder_point = values(reorder_point), reorder_quantity = values(reorder_quantity),
-              standard_cost = values(standard_cost), notes = values(notes), active = values(active), tracking = values(tracking),
-              weight = values(weight), to_complete = false
-            """)
+    sql.sql(card.id() == 0 ? INSERT : UPDATE)
         .params(
-            id,
             card.code(),
             card.name(),
             card.kind().name(),
@@ -199,7 +199,8 @@ public class ItemStore {
             card.notes(),
             card.active(),
             card.tracking().name(),
-            card.weight())
+            card.weight(),
+            id)
         .update();
     sql.sql(
             "delete from item_price where item_id = :item and list_id not in (:kept)"

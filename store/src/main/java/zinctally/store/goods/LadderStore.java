@@ -46,7 +46,7 @@ public class LadderStore {
    */
   public List<Rung> ladder(long item, Method method, int atMost) {
     if (method == Method.AVERAGE) return List.of();
-    PoolHead head = pools.heads(List.of(item), false).get(item);
+    PoolHead head = pools.heads(List.of(item)).get(item);
     if (head.last() == null) return List.of();
     PoolHead start = pools.stateBefore(item, head.last());
     if (start.last() != null) start = pools.stateBefore(item, start.last());

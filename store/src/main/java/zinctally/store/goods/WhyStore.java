@@ -16,6 +16,7 @@ import zinctally.core.cost.Method;
 import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
+import zinctally.core.papers.Plan;
 import zinctally.store.cost.PoolHead;
 import zinctally.store.cost.PoolStore;
 import zinctally.store.paper.PaperStore;
@@ -84,7 +85,7 @@ public class WhyStore {
 
   private record Drew(long arrival, long quantity, long value) {}
 
-  /** Every line of a paper that took goods out. */
+  /** Every line of a paper that took goods out, or invoices goods that went with a delivery. */
   public List<Line> ofPaper(long paper) {
     record Out(long event, long item, Method method, int line) {}
     List<Out> outs =
@@ -92,16 +93,22 @@ public class WhyStore {
                 """
                 select e.id, e.item_id, i.method, e.line from cost_event e
                 join item i on i.id = e.item_id
-                where e.paper_id = ? and e.kind = 'OUT' and not e.gone order by e.line limit 200
+                where e.kind = 'OUT' and not e.gone and (e.paper_id = :paper or exists (
+                  select 1 from fulfilment f join awaited a on a.id = f.awaited_id
+                    and a.what = 'SENT_INVOICE' and a.paper_id <> f.paper_id
+                  where f.paper_id = :paper and a.paper_id = e.paper_id
+                    and a.line = e.line % :part))
+                order by e.paper_id, e.line limit 200
                 """)
-            .param(paper)
+            .param("part", Plan.PART)
+            .param("paper", paper)
             .query(
                 (row, n) ->
                     new Out(
                         row.getLong(1),
                         row.getLong(2),
                         Method.valueOf(row.getString(3)),
-                        row.getInt(4)))
+                        Plan.row(row.getLong(4))))
             .list();
     return outs.stream().map(o -> line(o.event, o.item, o.method, o.line)).toList();
   }
@@ -178,7 +185,7 @@ public class WhyStore {
 
   /** What is on hand now, arrival by arrival; an average pool is one part without a paper. */
   public List<Part> onHand(long item) {
-    PoolHead head = pools.heads(List.of(item), false).get(item);
+    PoolHead head = pools.heads(List.of(item)).get(item);
     List<Layer> layers = head.state().layers();
     Map<Long, Part> known = arrivals(layers.stream().map(Layer::arrival).toList());
     return layers.stream()

@@ -27,7 +27,10 @@ public class AccountStore {
     return sql.sql(
             """
             select exists (select 1 from journal_line where account_id = :id)
+              or exists (select 1 from paper_line where account_id = :id)
               or exists (select 1 from reason where account_id = :id)
+              or exists (select 1 from party where account_id = :id)
+              or exists (select 1 from tender where account_id = :id)
               or exists (select 1 from item_group
                          where :id in (stock_account, sales_account, cost_account))
               or exists (select 1 from item

@@ -123,7 +123,7 @@ public final class BuyListings {
         party w left join account a on a.id = w.account_id
         left join (select party_id, -sum(open) as owed from open_item where open < 0 or open > 0
                    group by party_id) o on o.party_id = w.id
-        where w.kind = 'SUPPLIER'""",
+        where w.kind = 'SUPPLIER' and w.merged_into is null""",
         Map.of(),
         List.of(
             new Column("id", "", "w.id", HIDDEN),

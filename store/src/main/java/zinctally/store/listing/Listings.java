@@ -72,14 +72,7 @@ public final class Listings {
             new Column("number", "Number", "p.number", TEXT, NUMBER_LINK),
             new Column("party", "Who", "w.name", TEXT),
             new Column("reference", "Their number", "p.reference", TEXT),
-            new Column(
-                "what",
-                "What",
-                """
-                coalesce((select group_concat(distinct i.name order by n.line separator ', ')
-                  from paper_line n join item i on i.id = n.item_id
-                  where n.paper_id = p.id and n.line < 3), '')""",
-                TEXT),
+            new Column("what", "What", BuyListings.WHAT, TEXT),
             new Column("total", "Total", SIGNED_TOTAL, MONEY, NUMBER_LINK),
             new Column(
                 "open",
@@ -107,24 +100,26 @@ public final class Listings {
             new Column("number", "Paper", "p.number", TEXT, NUMBER_LINK),
             new Column("party", "Who", "w.name", TEXT),
             new Column("stock", "Stock", "nullif(p.stock_value, 0)", MONEY, NUMBER_LINK),
-            new Column("sales", "Sales", "if(" + SALE + ", p.net, null)", MONEY, NUMBER_LINK),
-            new Column("cost", "Cost", "if(" + SALE + ", " + COST + ", null)", MONEY, NUMBER_LINK),
+            new Column("sales", "Sales", "nullif(" + SALES + ", 0)", MONEY, NUMBER_LINK),
+            new Column("cost", "Cost", "nullif(" + COST + ", 0)", MONEY, NUMBER_LINK),
             new Column(
                 "margin",
                 "Margin",
                 "if("
-                    + SALE
-                    + " and p.net <> 0, round(100 * (p.net - "
+                    + SALES
+                    + " > 0, round(100 * ("
+                    + SALES
+                    + " - "
                     + COST
-                    + ") / p.net, 1), null)",
+                    + ") / "
+                    + SALES
+                    + ", 1), null)",
                 PERCENT),
             new Column("state", "State", STATE, TEXT)),
         "p.id",
         "-date",
         "No paper yet.");
   }
-
-  private static final String SALE = "p.kind in ('INVOICE', 'COUNTER_SALE') and p.state = 'POSTED'";
 
   static final String STATE =
       "case when p.state = 'VOID' then 'void' else concat_ws(', ', if(p.kind in ('CUSTOMER_RETURN',"
@@ -135,8 +130,24 @@ public final class Listings {
   static final String SIGNED_TOTAL =
       "if(p.kind in ('CUSTOMER_RETURN', 'SUPPLIER_RETURN', 'SUPPLIER_CREDIT'), -p.total, p.total)";
 
+  /** What a paper of selling has booked as income, less what it took back. */
+  private static final String SALES =
+      """
+      if(p.kind in ('INVOICE', 'COUNTER_SALE', 'DELIVERY', 'CUSTOMER_RETURN'),
+        (select coalesce(-sum(l.amount), 0) from journal j
+         join journal_line l on l.journal_id = j.id
+         join account a on a.id = l.account_id and a.kind = 'INCOME' where j.paper_id = p.id), 0)""";
+
+  /** What its goods cost, as known now: those it moved, and those moved before it. */
   private static final String COST =
-      "(select coalesce(-sum(e.booked), 0) from cost_event e where e.paper_id = p.id and not e.gone)";
+      """
+      if(p.kind in ('INVOICE', 'COUNTER_SALE', 'DELIVERY', 'CUSTOMER_RETURN'),
+        (select coalesce(-sum(e.booked), 0) from cost_event e
+         join account a on a.id = e.contra_account and a.role = 'COST_OF_GOODS_SOLD'
+         where e.paper_id = p.id and not e.gone)
+        + (select coalesce(sum(f.value), 0) from fulfilment f
+           join awaited w on w.id = f.awaited_id and w.what = 'SENT_INVOICE'
+             and w.paper_id <> f.paper_id where f.paper_id = p.id), 0)""";
 
   /** Every account with its balance at a date. */
   public static Listing accounts(LocalDate date) {

@@ -154,7 +154,7 @@ public final class SellListings {
         left join tax_rate t on t.id = w.tax_rate_id
         left join (select party_id, sum(open) as owed from open_item where open < 0 or open > 0
                    group by party_id) o on o.party_id = w.id
-        where w.kind = 'CUSTOMER'""",
+        where w.kind = 'CUSTOMER' and w.merged_into is null""",
         Map.of(),
         List.of(
             new Column("id", "", "w.id", HIDDEN),
@@ -198,6 +198,34 @@ public final class SellListings {
         "t.id",
         "-opened",
         "No till has been opened yet. Counter, under Sell, opens the first.");
+  }
+
+  /** What cards were asked for, latest first. */
+  public static Listing cards() {
+    return new Listing(
+        "Card payments",
+        "card_payment c left join paper p on p.id = c.paper_id where true",
+        Map.of(),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("card", "", "c.id", HIDDEN),
+            new Column("at", "Asked", "date(c.at)", DATE, "/sell/card/{card}"),
+            new Column("by", "By", "c.login", TEXT),
+            new Column("amount", "Amount", "c.amount", MONEY, "/sell/card/{card}"),
+            new Column(
+                "state",
+                "State",
+                """
+                case c.state when 'BOOKED' then 'booked' when 'DECLINED' then 'declined'
+                  when 'BACK' then 'given back' when 'DUE_BACK' then 'to be given back'
+                  when 'CHARGED' then 'charged, not booked' else 'asked, no answer' end""",
+                TEXT,
+                "/sell/card/{card}"),
+            new Column("reference", "Reader's number", "c.reference", TEXT),
+            new Column("number", "Booked with", "p.number", TEXT, PAPER)),
+        "c.id",
+        "-at",
+        "No card has paid at the counter yet.");
   }
 
   /** Reminders, those not sent yet first. */

@@ -16,7 +16,8 @@ public final class TaxListings {
   private TaxListings() {}
 
   /**
-   * What each paper bears of a rate: its base from its lines, its tax from the ledger. A voided
+   * What each paper bears of a rate: its base from its lines, its tax from the ledger; lines
+   * without a rate stand under (none), so that the bases of sales add up to what was sold. A voided
    * paper is taken off on the day it was voided.
    */
   private static final String PARTS =
@@ -29,20 +30,22 @@ public final class TaxListings {
        where a.role in ('SALES_TAX', 'PURCHASE_TAX')
        union all
        select p.id, p.date, if(p.kind in ('INVOICE', 'COUNTER_SALE', 'CUSTOMER_RETURN'),
-           'SALES_TAX', 'PURCHASE_TAX'), t.code,
+           'SALES_TAX', 'PURCHASE_TAX'), coalesce(t.code, '(none)'),
          if(p.kind in ('INVOICE', 'COUNTER_SALE', 'SUPPLIER_RETURN'), -l.net, l.net), 0
        from paper p join paper_line l on l.paper_id = p.id and l.version = p.version
-       join tax_rate t on t.id = l.tax_rate_id
+         and (l.tax_rate_id is not null or l.net <> 0)
+       left join tax_rate t on t.id = l.tax_rate_id
        where p.date between :from and :to and p.kind in ('INVOICE', 'COUNTER_SALE',
          'CUSTOMER_RETURN', 'BILL', 'SUPPLIER_RETURN')
        union all
        select p.id, v.day, if(p.kind in ('INVOICE', 'COUNTER_SALE', 'CUSTOMER_RETURN'),
-           'SALES_TAX', 'PURCHASE_TAX'), t.code,
+           'SALES_TAX', 'PURCHASE_TAX'), coalesce(t.code, '(none)'),
          if(p.kind in ('INVOICE', 'COUNTER_SALE', 'SUPPLIER_RETURN'), l.net, -l.net), 0
        from (select paper_id, max(date) as day from journal where reverses group by paper_id) v
        join paper p on p.id = v.paper_id and p.state = 'VOID'
        join paper_line l on l.paper_id = p.id and l.version = p.version
-       join tax_rate t on t.id = l.tax_rate_id
+         and (l.tax_rate_id is not null or l.net <> 0)
+       left join tax_rate t on t.id = l.tax_rate_id
        where v.day between :from and :to and p.kind in ('INVOICE', 'COUNTER_SALE',
          'CUSTOMER_RETURN', 'BILL', 'SUPPLIER_RETURN')) x
       left join tax_rate r on r.code = x.rate""";

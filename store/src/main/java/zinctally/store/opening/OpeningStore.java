@@ -85,9 +85,14 @@ public class OpeningStore {
   }
 
   public void target(String subject, Optional<Long> amount) {
-    sql.sql("delete from opening_target where subject = ?").param(subject).update();
-    amount.ifPresent(
-        a -> sql.sql("insert into opening_target values (?, ?)").params(subject, a).update());
+    if (amount.isEmpty())
+      sql.sql("delete from opening_target where subject = ?").param(subject).update();
+    else
+      sql.sql(
+              "insert into opening_target values (?, ?)"
+                  + " on duplicate key update amount = values(amount)")
+          .params(subject, amount.get())
+          .update();
   }
 
   /** A step on the way to a running book. */

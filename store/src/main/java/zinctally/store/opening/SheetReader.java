@@ -10,12 +10,14 @@ import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Row;
+import zinctally.core.number.Form;
 import zinctally.core.opening.Sheet;
 
 /** Reads a table out of a file or a paste. */
@@ -86,7 +88,7 @@ public final class SheetReader {
       throw new Unreadable(
           "Row " + (rows.size() + 1) + " cannot be read: a quotation mark is not closed.");
     }
-    return sheet(rows);
+    return sheet(rows, Optional.empty());
   }
 
   private static long count(String text, char wanted) {
@@ -107,7 +109,7 @@ public final class SheetReader {
     } catch (IOException | RuntimeException broken) {
       throw new Unreadable("This spreadsheet cannot be read; save it again as XLSX or CSV.");
     }
-    return sheet(rows);
+    return sheet(rows, Optional.of(Form.POINT));
   }
 
   /** A formula counts as the value it last had. */
@@ -128,9 +130,9 @@ public final class SheetReader {
     rows.add(List.copyOf(cells));
   }
 
-  private static Sheet sheet(List<List<String>> rows) throws Unreadable {
+  private static Sheet sheet(List<List<String>> rows, Optional<Form> form) throws Unreadable {
     if (rows.size() < 2)
       throw new Unreadable("The first row must hold headings, and at least one row must follow.");
-    return new Sheet(rows.get(0), rows.subList(1, rows.size()));
+    return new Sheet(rows.get(0), rows.subList(1, rows.size()), form);
   }
 }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
+import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 
@@ -30,9 +31,20 @@ public class DraftStore {
   }
 
   public long begin(Draft draft, String login) {
+    return begin(draft, 0, 0, login);
+  }
+
+  /**
+   * @param amends the posted paper it is to be the next version of; zero for none
+   * @param version of that paper from which it begins
+   */
+  public long begin(Draft draft, long amends, int version, String login) {
     GeneratedKeyHolder key = new GeneratedKeyHolder();
-    sql.sql("insert into draft (kind, text, saved_at, saved_by) values (?, ?, ?, ?)")
-        .params(draft.kind().name(), DraftText.write(draft), LocalDateTime.now(clock), login)
+    sql.sql(
+            "insert into draft (kind, text, saved_at, saved_by, begun_by, amends, amends_version)"
+                + " values (?, ?, ?, ?, ?, ?, ?)")
+        .params(draft.kind().name(), write(draft), LocalDateTime.now(clock))
+        .params(login, login, amends, version)
         .update(key, "id");
     return key.getKey().longValue();
   }
@@ -45,30 +57,33 @@ public class DraftStore {
         .params(paper, version)
         .query(Long.class)
         .optional()
-        .orElseGet(
-            () -> {
-              long id = begin(text, login);
-              sql.sql("update draft set amends = ?, amends_version = ? where id = ?")
-                  .params(paper, version, id)
-                  .update();
-              return id;
-            });
+        .orElseGet(() -> begin(text, paper, version, login));
   }
 
   /**
    * Keeps what is typed now.
    *
-   * @return what is kept; empty when the draft is posted or gone, and nothing was kept
+   * @param seen what the window has of it
+   * @return what is kept; empty when the draft is posted or gone, or has been saved in another
+   *     window since, and nothing was kept
    */
-  public Optional<SavedDraft> save(long id, Draft draft, String login) {
+  public Optional<SavedDraft> save(long id, Draft draft, SavedDraft.Seen seen, String login) {
     int changed =
         sql.sql(
-                "update draft set text = ?, revision = revision + 1, saved_at = ?, saved_by = ?"
-                    + STILL_OPEN)
-            .params(DraftText.write(draft), LocalDateTime.now(clock), login, id)
+                "update draft set text = ?, revision = revision + 1, saved_at = ?, saved_by = ?,"
+                    + " saved_in = ?"
+                    + STILL_OPEN
+                    + " and (revision = ? or (saved_in = ? and saved_in <> ''))")
+            .params(write(draft), LocalDateTime.now(clock), login, seen.window(), id)
+            .params(seen.revision(), seen.window())
             .update();
     if (changed == 0) return Optional.empty();
     return find(id);
+  }
+
+  /** What a program or a person has written, in the form in which they have. */
+  private static String write(Draft draft) {
+    return DraftText.write(draft.inForm(Figures.form()));
   }
 
   public Optional<SavedDraft> find(long id) {
@@ -108,9 +123,22 @@ public class DraftStore {
     sql.sql("update draft set paper_id = ? where id = ?").params(paper, id).update();
   }
 
-  /** Throws an open draft away; a posted one stays. */
-  public void discard(long id) {
-    sql.sql("delete from draft" + STILL_OPEN).param(id).update();
+  /**
+   * Throws an open draft away.
+   *
+   * @param seen what the window has of it
+   * @return false when it is posted, or was saved in another window since: it stays
+   */
+  public boolean discard(long id, SavedDraft.Seen seen) {
+    return sql.sql("delete from draft" + STILL_OPEN + " and (revision = ? or saved_in = ?)")
+            .params(id, seen.revision(), seen.window())
+            .update()
+        > 0;
+  }
+
+  /** Lets those at the counter write in a draft that another began, or no longer. */
+  public void share(long id, boolean shared) {
+    sql.sql("update draft set shared = ?" + STILL_OPEN).params(shared, id).update();
   }
 
   private static SavedDraft row(ResultSet row, int n) throws SQLException {
@@ -121,6 +149,9 @@ public class DraftStore {
         row.getInt("revision"),
         row.getObject("saved_at", LocalDateTime.class),
         row.getString("saved_by"),
+        row.getString("saved_in"),
+        row.getString("begun_by"),
+        row.getBoolean("shared"),
         row.getLong("paper_id"),
         row.getLong("amends"),
         row.getInt("amends_version"));

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import zinctally.core.number.Form;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 
@@ -21,6 +22,7 @@ public final class DraftText {
 
   public static Draft read(PaperKind kind, String text) {
     Body body = JSON.readValue(text, new TypeReference<Body>() {});
-    return new Draft(kind, body.fields(), body.rows());
+    // what was written before it said so was written with a point
+    return new Draft(kind, body.fields(), body.rows()).inForm(Form.POINT);
   }
 }

@@ -11,12 +11,12 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Plan;
 import zinctally.store.goods.ItemRows;
 
 /** Posted papers. */
 @Repository
 public class PaperStore {
-  private static final int ENTRY_LINES = 400;
   private final JdbcClient sql;
 
   PaperStore(JdbcClient sql) {
@@ -102,6 +102,32 @@ public class PaperStore {
         .optional();
   }
 
+  /** An earlier paper that another goes on from. */
+  public record Earlier(PaperKind kind, String number, LocalDate date) {}
+
+  /** The papers that a posted one goes on from, with the orders behind them; oldest first. */
+  public List<Earlier> goesOnFrom(long paper) {
+    return sql.sql(
+            """
+            select p.kind, p.number, p.date from paper p join (
+              select a.paper_id as id from fulfilment f join awaited a on a.id = f.awaited_id
+              where f.paper_id = :paper
+              union select a.order_paper from fulfilment f join awaited a on a.id = f.awaited_id
+              where f.paper_id = :paper
+              union select l.of_paper from paper_line l join paper x
+                on x.id = l.paper_id and x.version = l.version where x.id = :paper) e on e.id = p.id
+            where p.id <> :paper order by p.date, p.id limit 30
+            """)
+        .param("paper", paper)
+        .query(
+            (row, n) ->
+                new Earlier(
+                    PaperKind.valueOf(row.getString(1)),
+                    row.getString(2),
+                    row.getObject(3, LocalDate.class)))
+        .list();
+  }
+
   /** The id of the paper with this number. */
   public Optional<Long> byNumber(String number) {
     return sql.sql("select id from paper where number = ?")
@@ -115,21 +141,26 @@ public class PaperStore {
             """
             select l.*, i.code, i.name, i.base_unit, i.pack_name, i.pack_size, t.code as tax_code, t.percent as tax_percent,
               a.code as account_code, a.name as account_name,
-              (select sum(e.booked) from cost_event e
-               where e.paper_id = l.paper_id and e.line % 1000000 = l.line and not e.gone) as cost,
-              f.number as of_number, r.name as return_reason,
-              (select group_concat(distinct concat(n.code, if(n.expiry is null, '',
-                        concat(' ', n.expiry))) order by n.code separator ', ')
-               from quantity_move m join lot n on n.id = m.lot_id
-               where m.paper_id = l.paper_id and m.line % 1000000 = l.line and m.lot_id <> 0)
-                as numbers
+              c.cost, f.number as of_number, r.name as return_reason, g.name as other_place,
+              n.numbers
             from paper_line l join paper p on p.id = l.paper_id and p.version = l.version
+            left join (
+              select line % :part as line, sum(booked) as cost from cost_event
+              where paper_id = :paper and not gone group by line % :part) c on c.line = l.line
+            left join (
+              select m.line % :part as line, group_concat(distinct concat(k.code,
+                if(k.expiry is null, '', concat(' ', k.expiry))) order by k.code separator ', ')
+                as numbers
+              from quantity_move m join lot k on k.id = m.lot_id
+              where m.paper_id = :paper group by m.line % :part) n on n.line = l.line
             left join item i on i.id = l.item_id left join account a on a.id = l.account_id
             left join tax_rate t on t.id = l.tax_rate_id left join paper f on f.id = l.of_paper
             left join return_reason r on r.id = l.return_reason_id
-            where l.paper_id = ? order by l.line limit 2000
+            left join place g on g.id = l.place_id and g.id <> p.place_id
+            where l.paper_id = :paper order by l.line
             """)
-        .param(id)
+        .param("part", Plan.PART)
+        .param("paper", id)
         .query(
             (row, n) -> {
               boolean item = row.getLong("item_id") != 0;
@@ -155,6 +186,7 @@ public class PaperStore {
                   row.getLong("of_paper"),
                   row.getString("of_number"),
                   row.getString("return_reason"),
+                  row.getString("other_place"),
                   row.getString("numbers"));
             })
         .list();
@@ -171,9 +203,9 @@ public class PaperStore {
             from journal j join journal_line l on l.journal_id = j.id
             join account a on a.id = l.account_id
             left join item i on i.id = l.item_id left join party w on w.id = l.party_id
-            where j.paper_id = ? order by j.id, l.line limit ?
+            where j.paper_id = ? order by j.id, l.line
             """)
-        .params(id, ENTRY_LINES)
+        .param(id)
         .query(
             (row, n) ->
                 new Row(
@@ -241,4 +273,50 @@ public class PaperStore {
 
   /** Enough of a paper to name it. */
   public record PaperRef(long id, String number, LocalDate date, PaperKind kind) {}
+
+  /**
+   * Something that one paper settled of another.
+   *
+   * @param other the other paper's id
+   * @param number its number, ours
+   * @param named under which it was owed, when that is another; else empty
+   * @param dated the other paper's date
+   * @param date of the settling
+   * @param amount minor units
+   */
+  public record Settled(
+      long other, String number, String named, LocalDate dated, LocalDate date, long amount) {}
+
+  /** What a paper, as a payment, has settled of others. */
+  public List<Settled> settles(long paper) {
+    return settled("s.paper_id = :paper and o.paper_id <> :paper", "o.paper_id", paper);
+  }
+
+  /** Which papers have settled something of this one. */
+  public List<Settled> settledBy(long paper) {
+    return settled("o.paper_id = :paper and s.paper_id <> :paper", "s.paper_id", paper);
+  }
+
+  private List<Settled> settled(String which, String other, long paper) {
+    return sql.sql(
+            """
+            select p.id, p.number, if(o.number = p.number, '', o.number) as named, p.date as dated,
+              max(s.date) as date,
+              sum(s.amount) as amount
+            from settlement s join open_item o on o.id = s.open_item_id join paper p on p.id = %s
+            where %s group by p.id, o.id having amount <> 0 order by date, p.id
+            """
+                .formatted(other, which))
+        .param("paper", paper)
+        .query(
+            (row, n) ->
+                new Settled(
+                    row.getLong("id"),
+                    row.getString("number"),
+                    row.getString("named"),
+                    row.getObject("dated", LocalDate.class),
+                    row.getObject("date", LocalDate.class),
+                    Math.abs(row.getLong("amount"))))
+        .list();
+  }
 }

@@ -3,7 +3,10 @@ package zinctally.store.paper;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import zinctally.core.papers.PaperKind;
 
 /** A posted paper, as it is shown. Amounts are minor units, quantities millionths. */
@@ -30,6 +33,8 @@ public record PostedPaper(
   /**
    * @param moved signed millionths it moved in stock
    * @param of the earlier paper it goes on from; zero for none
+   * @param place where its goods came to or went from, when that is not the paper's place; else
+   *     null
    * @param numbers its lots or serial numbers; null for none
    * @param cost signed minor units of its cost entries up to now
    */
@@ -52,6 +57,7 @@ public record PostedPaper(
       long of,
       String ofNumber,
       String returnReason,
+      String place,
       String numbers) {}
 
   /**
@@ -63,10 +69,36 @@ public record PostedPaper(
   public record Measure(long micros, String rec20) {}
 
   public record Entry(
-      long journal, LocalDate date, int version, boolean reverses, List<Booking> lines) {}
+      long journal, LocalDate date, int version, boolean reverses, List<Booking> lines) {
+    private static final int MOST = 200;
+
+    /** Whether it is too long to be shown line by line. */
+    public boolean isLong() {
+      return lines.size() > MOST;
+    }
+
+    /** Its lines; when those are too many, the sums of debits and of credits by account. */
+    public List<Booking> shown() {
+      if (!isLong()) return lines;
+      return lines.stream()
+          .collect(
+              Collectors.groupingBy(
+                  b -> List.of(b.account, b.amount > 0),
+                  LinkedHashMap::new,
+                  Collectors.reducing((a, b) -> a.and(b.amount))))
+          .values()
+          .stream()
+          .flatMap(Optional::stream)
+          .toList();
+    }
+  }
 
   public record Booking(
-      long account, String accountLabel, String item, String party, long amount, String memo) {}
+      long account, String accountLabel, String item, String party, long amount, String memo) {
+    private Booking and(long more) {
+      return new Booking(account, accountLabel, "", "", Math.addExact(amount, more), "");
+    }
+  }
 
   public record Due(String number, LocalDate due, long amount, long open) {}
 

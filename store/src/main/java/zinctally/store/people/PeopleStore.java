@@ -54,6 +54,11 @@ public class PeopleStore {
         > 0;
   }
 
+  /** In which form a person writes figures; empty for as the book does. */
+  public void figures(long id, String form) {
+    sql.sql("update app_user set figures = nullif(?, '') where id = ?").params(form, id).update();
+  }
+
   /** By which a person is named at the counter; empty for none. */
   public void initials(long id, String initials) {
     sql.sql("update app_user set initials = nullif(?, '') where id = ?")
@@ -70,6 +75,7 @@ public class PeopleStore {
         Person.Role.valueOf(row.getString("role")),
         row.getBoolean("active"),
         row.getBoolean("may_sell_short"),
-        row.getString("initials") == null ? "" : row.getString("initials"));
+        row.getString("initials") == null ? "" : row.getString("initials"),
+        row.getString("figures") == null ? "" : row.getString("figures"));
   }
 }

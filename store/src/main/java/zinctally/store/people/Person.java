@@ -3,6 +3,7 @@ package zinctally.store.people;
 /**
  * Someone who may sign in.
  *
+ * @param figures in which form they write figures; empty for as the book does
  * @param initials by which they are named at the counter; empty for none
  * @param maySellShort whether goods that are not there yet may be sold, when the book allows it
  */
@@ -14,7 +15,8 @@ public record Person(
     Role role,
     boolean active,
     boolean maySellShort,
-    String initials) {
+    String initials,
+    String figures) {
   /** What a person may do. */
   public enum Role {
     OWNER("owner", "all, and who may sign in"),

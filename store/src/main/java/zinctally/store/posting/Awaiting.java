@@ -9,52 +9,18 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.ledger.Role;
 import zinctally.core.papers.Awaits;
-import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.Plan;
 
 /** What lines of papers wait for, and what later papers bring of it. */
 @Component
 class Awaiting {
-  private static final List<String> NAMING = List.of("of", "paper", "bill");
   private final JdbcClient sql;
   private final JdbcTemplate jdbc;
 
   Awaiting(JdbcClient sql, JdbcTemplate jdbc) {
     this.sql = sql;
     this.jdbc = jdbc;
-  }
-
-  /**
-   * Holds the papers a draft goes on from, and what they wait for, until the transaction ends, so
-   * that two do not bring the same goods unseen.
-   */
-  void hold(Draft draft) {
-    List<String> named =
-        draft.rows().stream()
-            .flatMap(row -> NAMING.stream().map(c -> row.getOrDefault(c, "").strip()))
-            .filter(n -> !n.isEmpty())
-            .distinct()
-            .toList();
-    if (named.isEmpty()) return;
-    List<Long> papers =
-        sql.sql("select id from paper where number in (:numbers) order by id for update")
-            .param("numbers", named)
-            .query(Long.class)
-            .list();
-    if (papers.isEmpty()) return;
-    List<Long> awaited =
-        sql.sql(
-                "select id from awaited where paper_id in (:papers)"
-                    + " union select id from awaited where order_paper in (:papers) order by id")
-            .param("papers", papers)
-            .query(Long.class)
-            .list();
-    if (!awaited.isEmpty())
-      sql.sql("select id from awaited where id in (:ids) order by id for update")
-          .param("ids", awaited)
-          .query(Long.class)
-          .list();
   }
 
   /**
@@ -147,6 +113,30 @@ class Awaiting {
                           + " this line.")));
     }
     return faults.stream().distinct().toList();
+  }
+
+  /** Papers that took goods with a share which this one had put on goods still to come. */
+  List<Fault> tookShares(long paper) {
+    return sql.sql(
+            """
+            select distinct p.number, i.name from fulfilment f
+            join awaited a on a.id = f.awaited_id and a.paper_id <> f.paper_id
+              and a.what = 'BILLED_GOODS'
+            join fulfilment g on g.awaited_id = a.id and g.paper_id not in (f.paper_id, a.paper_id)
+              and g.quantity > 0 and g.id > f.id
+            join paper p on p.id = g.paper_id and p.state = 'POSTED'
+            join item i on i.id = a.item_id
+            where f.paper_id = ? and f.quantity = 0 and f.value < 0
+            """)
+        .param(paper)
+        .query(
+            (row, n) ->
+                Fault.whole(
+                    row.getString(1)
+                        + " has taken in "
+                        + row.getString(2)
+                        + " with its share of this; void that paper first."))
+        .list();
   }
 
   /** Writes what a new paper waits for, and what it brings. */

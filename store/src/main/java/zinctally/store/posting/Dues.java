@@ -2,6 +2,7 @@ package zinctally.store.posting;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -50,7 +51,8 @@ class Dues {
                         row.getObject("date", LocalDate.class),
                         row.getObject("due", LocalDate.class),
                         row.getLong("amount"),
-                        row.getLong("open")),
+                        row.getLong("open"),
+                        ""),
                     row.getLong("settled"),
                     row.getString("settled_by")))
         .list();
@@ -122,7 +124,11 @@ class Dues {
   }
 
   private void settle(Plan plan, long paper, LocalDate date) {
-    for (Plan.Settlement settlement : plan.settlements()) {
+    List<Plan.Settlement> inOrder =
+        plan.settlements().stream()
+            .sorted(Comparator.comparingLong(Plan.Settlement::openItem))
+            .toList();
+    for (Plan.Settlement settlement : inOrder) {
       int done =
           sql.sql(
                   "update open_item set open = open + :a where id = :id"
@@ -157,7 +163,7 @@ class Dues {
                 select s.open_item_id, s.date, sum(s.amount) as amount from settlement s
                 join open_item o on o.id = s.open_item_id
                 where s.paper_id = ? and o.paper_id <> s.paper_id
-                group by s.open_item_id, s.date having amount <> 0
+                group by s.open_item_id, s.date having amount <> 0 order by s.open_item_id, s.date
                 """)
             .param(paper)
             .query(

@@ -13,6 +13,9 @@ import zinctally.core.papers.Plan;
 /** What keeps a posted paper from being amended or voided, by name. */
 @Component
 class InTheWay {
+  private static final Fault STAYS =
+      Fault.whole("What a recosting put right is what the papers give; it stays.");
+
   private final JdbcClient sql;
   private final Dues dues;
   private final Awaiting awaiting;
@@ -30,6 +33,7 @@ class InTheWay {
       return List.of(
           Fault.whole(
               "Tracking has begun with this; put quantities right with an adjustment, dated then."));
+    if (paper.kind() == PaperKind.RECOSTING) return List.of(STAYS);
     if (paper.date().isBefore(rules.firstOpenDay()))
       return List.of(
           Fault.whole(
@@ -45,6 +49,7 @@ class InTheWay {
   List<Fault> ofVoiding(PaperRows.Head paper, LocalDate on, Catalogue.Rules rules) {
     List<Fault> faults = new ArrayList<>();
     if (paper.isVoid()) faults.add(Fault.whole(paper.number() + " is void already."));
+    else if (paper.kind() == PaperKind.RECOSTING) faults.add(STAYS);
     else if (on.isBefore(paper.date()))
       faults.add(
           new Fault(
@@ -69,6 +74,7 @@ class InTheWay {
   private List<Fault> inUse(long paper, Plan next, Catalogue.Rules rules) {
     List<Fault> faults = new ArrayList<>(dues.inTheWay(paper, next, rules.coin()));
     faults.addAll(awaiting.inTheWay(paper, next));
+    faults.addAll(awaiting.tookShares(paper));
     return faults;
   }
 

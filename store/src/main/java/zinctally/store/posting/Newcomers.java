@@ -37,7 +37,11 @@ class Newcomers {
     this.groups = groups;
   }
 
-  /** The same paper with everyone in it made. */
+  /**
+   * The same paper with everyone in it made.
+   *
+   * @throws Holding.LookAgain when another paper made one of them at the same moment
+   */
   Paper make(Paper paper, BookCatalogue book) {
     Optional<Party> party = paper.party();
     Paper known =
@@ -60,13 +64,32 @@ class Newcomers {
                       new OpeningParties.Line(
                           l.row(), made(l.party()), l.number(), l.date(), l.due(), l.amount()))
               .toList());
-    if (paper instanceof StartTracking start)
-      sql.sql("update item set kind = 'STOCKED' where id = ?").param(start.item().id()).update();
+    if (paper instanceof StartTracking start) stock(start.item());
     return paper instanceof OpeningStock stock ? made(stock, book) : paper;
   }
 
-  /** An item made from a line: it has a name, and waits to be completed. */
+  private void stock(Item item) {
+    int stocked =
+        sql.sql("update item set kind = 'STOCKED' where id = ? and kind <> 'STOCKED'")
+            .param(item.id())
+            .update();
+    if (stocked == 0) throw new Holding.LookAgain(List.of(item.id()));
+  }
+
+  /**
+   * An item made from a line: it has a name, and waits to be completed. Such items are made one
+   * after the other, so that two papers do not make one twice.
+   */
   private Item made(Item item) {
+    sql.sql("select id from item_group where parent_id is null order by id limit 1 for update")
+        .query(Long.class)
+        .list();
+    List<Long> there =
+        sql.sql("select id from item where name = ? or code = ? limit 1")
+            .params(item.name(), item.name())
+            .query(Long.class)
+            .list();
+    if (!there.isEmpty()) throw new Holding.LookAgain(there);
     long id = sql.sql("select next value for item_id").query(Long.class).single();
     sql.sql(
             """
@@ -149,7 +172,8 @@ class Newcomers {
             prices.add(new Object[] {made.id(), firstList, line.sellingPrice()});
         }
         item = items.get(key);
-      }
+      } else if (line.sellingPrice() != null)
+        prices.add(new Object[] {item.id(), firstList, line.sellingPrice()});
       lines.add(
           new OpeningStock.Line(
               line.row(),
@@ -164,7 +188,10 @@ class Newcomers {
     jdbc.batchUpdate(
         "insert into item (id, code, name, kind, group_id, method, base_unit) values (?, ?, ?, ?, ?, ?, ?)",
         itemRows);
-    jdbc.batchUpdate("insert into item_price (item_id, list_id, price) values (?, ?, ?)", prices);
+    jdbc.batchUpdate(
+        "insert into item_price (item_id, list_id, price) values (?, ?, ?)"
+            + " on duplicate key update price = values(price)",
+        prices);
     return new OpeningStock(stock.date(), lines);
   }
 

@@ -26,6 +26,7 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.Payment;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Receipt;
+import zinctally.core.papers.Recosting;
 import zinctally.core.papers.Return;
 import zinctally.core.papers.ReturnReason;
 import zinctally.core.papers.StartTracking;
@@ -101,7 +102,14 @@ class PaperRows {
   }
 
   /** Writes a new paper's head and returns its id. */
-  long add(Paper paper, String number, long sequence, long stock, LocalDateTime now, String login) {
+  long add(
+      Paper paper,
+      String number,
+      long sequence,
+      long stock,
+      LocalDateTime now,
+      String login,
+      Optional<Long> till) {
     GeneratedKeyHolder key = new GeneratedKeyHolder();
     sql.sql(
             """
@@ -111,31 +119,9 @@ class PaperRows {
             """)
         .params(paper.kind().name(), number, sequence)
         .params(head(paper, stock))
-        .params(Arrays.asList(now, login, seller(paper, login), till(paper, login)))
+        .params(Arrays.asList(now, login, seller(paper, login), till.orElse(null)))
         .update(key, "id");
     return key.getKey().longValue();
-  }
-
-  /**
-   * The open till a paper's cash goes through: of whoever writes it, else at its place; null for
-   * none. It stays open until the posting ends.
-   */
-  private Long till(Paper paper, String login) {
-    Place at =
-        paper instanceof CounterSale c
-            ? c.sale().place()
-            : paper instanceof Return r && r.money() != null ? r.place() : null;
-    if (at == null) return null;
-    return sql.sql(
-            """
-            select id from till where closed_at is null and (opened_by = :login or place_id = :place)
-            order by opened_by = :login desc, id desc limit 1 lock in share mode
-            """)
-        .param("login", login)
-        .param("place", at.id())
-        .query(Long.class)
-        .optional()
-        .orElse(null);
   }
 
   /** Who sold: named at the counter, of a return who sold what comes back, else who writes. */
@@ -308,7 +294,7 @@ class PaperRows {
                       l.row(),
                       l.item(),
                       l.account() == null ? null : l.account().id(),
-                      t.place(),
+                      l.place(),
                       l.wording(),
                       l.quantity(),
                       l.unit(),
@@ -444,15 +430,17 @@ class PaperRows {
           .toList();
     if (paper instanceof Charge c)
       return c.lines().stream()
-          .map(
-              l ->
-                  new Row(
-                      l.row(), l.arrival().item(), null, l.arrival().number(), null, "", l.share()))
+          .map(l -> new Row(l.row(), l.of().item(), null, l.of().number(), null, "", l.share()))
           .toList();
     if (paper instanceof WriteDown w)
       return w.lines().stream()
           .map(l -> new Row(l.row(), l.item(), null, l.memo(), null, "", l.change()))
           .toList();
+    if (paper instanceof Recosting r) {
+      List<Row> rows = new ArrayList<>();
+      for (Item item : r.items()) rows.add(new Row(rows.size(), item, null, r.why(), null, "", 0));
+      return rows;
+    }
     if (paper instanceof StartTracking s)
       return s.lines().stream()
           .map(l -> new Row(l.row(), s.item(), l.place(), "", l.quantity(), "", l.value()))

@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.IntConsumer;
@@ -249,9 +250,16 @@ class PaperWriter {
         rows(byAccount, false));
   }
 
+  /**
+   * What journal entries belong to.
+   *
+   * @param reverses whether they take back an earlier version
+   * @param till through which their cash goes
+   */
+  record Of(long paper, int version, boolean reverses, Optional<Long> till) {}
+
   /** Writes journal entries and returns their ids by posting date. */
-  Map<LocalDate, Long> journals(
-      List<JournalEntry> journals, long paper, int version, boolean reverses, Set<Long> stock) {
+  Map<LocalDate, Long> journals(List<JournalEntry> journals, Of of, Set<Long> stock) {
     Map<LocalDate, Long> byDate = new HashMap<>();
     if (journals.isEmpty()) return byDate;
     List<Long> ids =
@@ -263,7 +271,10 @@ class PaperWriter {
     Map<Long, TreeMap<Cell, long[]>> byItem = new TreeMap<>();
     for (int i = 0; i < journals.size(); i++) {
       JournalEntry entry = journals.get(i);
-      heads.add(new Object[] {ids.get(i), entry.date(), paper, version, reverses});
+      heads.add(
+          new Object[] {
+            ids.get(i), entry.date(), of.paper, of.version, of.reverses, of.till.orElse(null)
+          });
       int n = 0;
       for (JournalLine line : entry.lines()) {
         lines.add(
@@ -291,7 +302,10 @@ class PaperWriter {
               0);
       }
     }
-    jdbc.batchUpdate("insert into journal values (?, ?, ?, ?, ?)", heads);
+    jdbc.batchUpdate(
+        "insert into journal (id, date, paper_id, version, reverses, till_id)"
+            + " values (?, ?, ?, ?, ?, ?)",
+        heads);
     jdbc.batchUpdate(
         "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo, worked)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",

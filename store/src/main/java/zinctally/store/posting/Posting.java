@@ -8,17 +8,17 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ThreadLocalRandom;
-import java.util.concurrent.locks.LockSupport;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.IntConsumer;
-import java.util.function.LongSupplier;
-import org.springframework.dao.PessimisticLockingFailureException;
+import java.util.function.LongConsumer;
+import java.util.function.ToLongFunction;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.support.TransactionTemplate;
 import zinctally.core.cost.CannotCost;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Figures;
 import zinctally.core.opening.OpeningStockReader;
 import zinctally.core.opening.Sheet;
 import zinctally.core.papers.Draft;
@@ -29,6 +29,7 @@ import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Plan;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.Trade;
 import zinctally.core.proof.Proof;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
@@ -42,7 +43,7 @@ import zinctally.store.paper.SavedDraft;
  */
 @Service
 public class Posting {
-  private static final int TRIES = 8;
+  private static final LongConsumer NOTHING_MORE = paper -> {};
   private final Catalogues catalogues;
   private final DraftStore drafts;
   private final Worker worker;
@@ -56,10 +57,12 @@ public class Posting {
   private final Awaiting awaiting;
   private final SupplierItems supplierItems;
   private final Orders orders;
+  private final Tills tills;
   private final Progress progress;
   private final PaperText texts;
   private final JdbcClient sql;
-  private final TransactionTemplate transaction;
+  private final Holding holding;
+  private final Retrying retrying;
   private final Clock clock;
 
   Posting(
@@ -76,10 +79,12 @@ public class Posting {
       Awaiting awaiting,
       SupplierItems supplierItems,
       Orders orders,
+      Tills tills,
       Progress progress,
       PaperText texts,
       JdbcClient sql,
-      TransactionTemplate transaction,
+      Holding holding,
+      Retrying retrying,
       Clock clock) {
     this.catalogues = catalogues;
     this.drafts = drafts;
@@ -94,10 +99,12 @@ public class Posting {
     this.awaiting = awaiting;
     this.supplierItems = supplierItems;
     this.orders = orders;
+    this.tills = tills;
     this.progress = progress;
     this.texts = texts;
     this.sql = sql;
-    this.transaction = transaction;
+    this.holding = holding;
+    this.retrying = retrying;
     this.clock = clock;
   }
 
@@ -115,13 +122,32 @@ public class Posting {
   public Proof prove(Draft draft, BookCatalogue book, String login) {
     long amends = book.amends();
     Reading reading = read(draft, book);
-    if (reading.paper().isEmpty()) return new Proof(reading, reading.faults(), Optional.empty());
+    if (reading.paper().isEmpty())
+      return new Proof(reading, withShort(reading, book, login), Optional.empty());
     Paper paper = reading.paper().get();
     Plan plan = paper.plan(book);
     Optional<PaperRows.Head> before = amends == 0 ? Optional.empty() : rows.head(amends, false);
     Attempt attempt =
-        attempt(job(paper, plan, before, Long.MAX_VALUE, book, login), before, book, false);
+        attempt(job(paper, plan, before, Long.MAX_VALUE, book, login), before, book, null);
+    if (attempt.worked.isPresent())
+      try {
+        tills.of(draft, paper, login, attempt.worked.get().work(), false);
+      } catch (Refused noTill) {
+        return new Proof(reading, noTill.faults(), Optional.empty());
+      }
     return new Proof(reading, attempt.faults, attempt.worked.map(Worked::work));
+  }
+
+  /** What is wrong with a draft; what the counter is short of is said before it is paid. */
+  private List<Fault> withShort(Reading reading, BookCatalogue book, String login) {
+    List<Fault> faults = new ArrayList<>(reading.faults());
+    if (reading.unpaid().isPresent() && book.amends() == 0 && !book.mayGoShort(login)) {
+      Trade sale = reading.unpaid().get();
+      faults.addAll(
+          0,
+          shortages.of(job(sale, sale.plan(book), Optional.empty(), Long.MAX_VALUE, book, login)));
+    }
+    return faults;
   }
 
   /** What voiding a paper on a day would do; writes nothing. */
@@ -130,20 +156,32 @@ public class Posting {
     PaperRows.Head head = rows.head(paper, false).orElseThrow();
     List<Fault> faults = inTheWay.ofVoiding(head, on, book.rules());
     if (!faults.isEmpty()) return new Proof(Reading.NOTHING, faults, Optional.empty());
-    Attempt attempt = attempt(voiding(head, on, book, login), Optional.empty(), book, false);
+    Attempt attempt = attempt(voiding(head, on, book, login), Optional.empty(), book, null);
     return new Proof(Reading.NOTHING, attempt.faults, attempt.worked.map(Worked::work));
   }
 
   private static Reading read(Draft draft, BookCatalogue book) {
-    if (draft.kind() != PaperKind.OPENING_STOCK) {
-      book.fetch(draft.rows().stream().map(r -> r.getOrDefault("item", "")).toList(), false);
-      return new DraftReader(book).read(draft);
-    }
-    int code = List.of(draft.field("columns").split(",", -1)).indexOf("code");
-    if (code >= 0)
-      book.fetch(
-          draft.rows().stream().map(r -> r.getOrDefault(Sheet.cell(code), "")).toList(), true);
-    return new OpeningStockReader(book, book::newItem).read(draft);
+    named(draft, book);
+    return Figures.in(
+        draft.form(),
+        () ->
+            draft.kind() == PaperKind.OPENING_STOCK
+                ? new OpeningStockReader(book, book::newItem).read(draft)
+                : new DraftReader(book).read(draft));
+  }
+
+  /** Fetches the items a draft names, and says which they are. */
+  private static Set<Long> named(Draft draft, BookCatalogue book) {
+    boolean sheet = draft.kind() == PaperKind.OPENING_STOCK;
+    int code = sheet ? List.of(draft.field("columns").split(",", -1)).indexOf("code") : 0;
+    if (code < 0) return Set.of();
+    String column = sheet ? Sheet.cell(code) : "item";
+    List<String> typed = draft.rows().stream().map(r -> r.getOrDefault(column, "")).toList();
+    book.fetch(typed, sheet);
+    Set<Long> items = new TreeSet<>();
+    for (String cell : typed) book.item(cell).ifPresent(item -> items.add(item.id()));
+    book.item(draft.field("item")).ifPresent(item -> items.add(item.id()));
+    return items;
   }
 
   private Worker.Job job(
@@ -198,16 +236,24 @@ public class Posting {
     }
   }
 
+  /**
+   * @param held ids of the items that are held, for a posting; null for a proof
+   */
   private Attempt attempt(
-      Worker.Job job, Optional<PaperRows.Head> amends, BookCatalogue book, boolean lock) {
+      Worker.Job job, Optional<PaperRows.Head> amends, BookCatalogue book, Set<Long> held) {
     if (amends.isPresent()) {
       List<Fault> faults = inTheWay.ofAmending(amends.get(), job.plan(), book.rules());
       if (!faults.isEmpty()) return Attempt.failed(faults);
     }
     try {
-      Worked worked = worker.work(job, lock);
+      Worked worked = worker.work(job, held);
       List<Fault> faults = new ArrayList<>(inTheWay.ofEvents(job.undo(), worked.kept()));
       if (!job.mayGoShort()) faults.addAll(shortages.of(job));
+      for (long item : worked.right())
+        faults.add(
+            Fault.whole(
+                job.items().get(item).name()
+                    + " is booked at what its papers give; there is nothing to put right."));
       return faults.isEmpty()
           ? new Attempt(Optional.of(worked), List.of())
           : Attempt.failed(faults);
@@ -239,13 +285,33 @@ public class Posting {
   }
 
   /**
-   * Posts a draft. Posting it again gives the same paper and changes nothing.
+   * Posts a draft as it stands. Posting it again gives the same paper and changes nothing.
    *
    * @return the paper's id
    * @throws Refused when something stands in the way; nothing has changed
    */
   public long post(long draft, String login) {
-    return retrying(() -> postOnce(draft, login));
+    return holding(items -> postOnce(draft, login, Optional.empty(), items, NOTHING_MORE));
+  }
+
+  /**
+   * Posts what a window has of a draft, and nothing else.
+   *
+   * @return the paper's id
+   * @throws Refused when another window has saved or posted something else meanwhile, or something
+   *     stands in the way; nothing has changed
+   */
+  public long post(long draft, SavedDraft.Seen seen, String login) {
+    return post(draft, seen, login, NOTHING_MORE);
+  }
+
+  /**
+   * The same together with something else.
+   *
+   * @param more what is written in the same transaction; is given the paper's id
+   */
+  public long post(long draft, SavedDraft.Seen seen, String login, LongConsumer more) {
+    return holding(items -> postOnce(draft, login, Optional.of(seen), items, more));
   }
 
   /**
@@ -256,35 +322,47 @@ public class Posting {
    * @throws Refused when something stands in the way; nothing has changed
    */
   public void voidPaper(long paper, LocalDate on, String why, String login) {
-    retrying(() -> voidOnce(paper, on, why, login));
+    holding(items -> voidOnce(paper, on, why, login, items));
   }
 
-  private long retrying(LongSupplier work) {
-    for (int tried = 1; ; tried++) {
+  /** In a transaction of its own, anew whenever more turns out to be touched than was held. */
+  private long holding(ToLongFunction<Set<Long>> work) {
+    Set<Long> items = new TreeSet<>();
+    while (true)
       try {
-        return transaction.execute(status -> work.getAsLong());
-      } catch (PessimisticLockingFailureException collided) {
-        if (tried == TRIES) throw collided;
-        LockSupport.parkNanos(ThreadLocalRandom.current().nextLong(tried * 10_000_000L));
+        return retrying.run(() -> work.applyAsLong(items));
+      } catch (Holding.LookAgain more) {
+        if (!items.addAll(more.items())) throw more;
       }
-    }
   }
 
-  private long postOnce(long id, String login) {
+  private long postOnce(
+      long id, String login, Optional<SavedDraft.Seen> seen, Set<Long> touched, LongConsumer more) {
     SavedDraft saved =
         drafts
             .lock(id)
             .orElseThrow(() -> new Refused(List.of(Fault.whole("This draft is no longer there."))));
+    if (seen.isPresent() && !saved.isSeen(seen.get()))
+      throw new Refused(
+          List.of(
+              Fault.whole(
+                  saved.savedBy()
+                      + (saved.posted() ? " has posted" : " has changed")
+                      + " this draft in another window meanwhile; what stands here is not in"
+                      + " it.")));
     if (saved.posted()) return saved.paper();
     IntConsumer reached = progress.begin(id, saved.draft().rows().size());
     reached.accept(1);
     Optional<PaperRows.Head> before = amended(saved);
-    BookCatalogue book = catalogues.held(saved.amends());
-    awaiting.hold(saved.draft());
+    BookCatalogue book = catalogues.held(saved.amends(), saved.draft().kind().changesItems());
+    Set<Long> items = new TreeSet<>(named(saved.draft(), book));
+    items.addAll(touched);
+    Set<Long> held = holding.ofPosting(saved.draft(), saved.amends(), items, book);
     Reading reading = read(saved.draft(), book);
     reached.accept(5);
     if (reading.paper().isEmpty()) throw new Refused(reading.faults());
     Paper paper = newcomers.make(reading.paper().get(), book);
+    held.addAll(madeWith(paper, reading.paper().get()));
     long sequence =
         before.isPresent()
             ? 0
@@ -292,23 +370,24 @@ public class Posting {
     Plan plan = newcomers.lots(paper.plan(book));
     reached.accept(20);
     Worker.Job job = job(paper, plan, before, sequence, book, login);
-    Attempt attempt = attempt(job, before, book, true);
+    Attempt attempt = attempt(job, before, book, held);
     reached.accept(30);
     Worked worked = attempt.worked.orElseThrow(() -> new Refused(attempt.faults));
     LocalDateTime now = LocalDateTime.now(clock);
     long stock = worked.fresh().stream().mapToLong(f -> f.entry().value()).sum();
     int version = before.map(b -> b.version() + 1).orElse(1);
+    Optional<Long> till = tills.of(saved.draft(), paper, login, worked.work(), true);
     String number = before.map(PaperRows.Head::number).orElseGet(() -> rows.number(paper));
     long paperId =
         before
             .map(PaperRows.Head::id)
-            .orElseGet(() -> rows.add(paper, number, sequence, stock, now, login));
+            .orElseGet(() -> rows.add(paper, number, sequence, stock, now, login, till));
     if (before.isPresent()) rows.amend(paperId, version, paper, stock);
     String what = before.isPresent() ? "amended" : "posted";
     texts.write(paperId, version, saved.draft(), what, now, login);
     rows.lines(paper, paperId, version);
     reached.accept(40);
-    write(worked, job, paperId, version, reached);
+    write(worked, job, paperId, version, till, reached);
     Plan costed =
         plan.costing(line -> worked.costOf(line, book.account(Role.SENT_NOT_INVOICED).id()));
     if (before.isPresent()) {
@@ -322,9 +401,18 @@ public class Posting {
     if (paper instanceof Order order) orders.write(order, paperId, now, login);
     if (paper.kind() == PaperKind.BILL) supplierItems.learn(paperId, before.isPresent());
     drafts.posted(id, paperId);
+    more.accept(paperId);
     rows.audit(now, login, paperId, what + " " + number, "version " + version);
     reached.accept(100);
     return paperId;
+  }
+
+  /** Items that were made with the paper; nobody else knows of them yet. */
+  private static Set<Long> madeWith(Paper paper, Paper read) {
+    Set<Long> made = new TreeSet<>();
+    paper.items().forEach(item -> made.add(item.id()));
+    read.items().forEach(item -> made.remove(item.id()));
+    return made;
   }
 
   private Optional<PaperRows.Head> amended(SavedDraft saved) {
@@ -339,25 +427,34 @@ public class Posting {
     return Optional.of(head);
   }
 
-  private void write(Worked worked, Worker.Job job, long paper, int version, IntConsumer reached) {
-    Map<LocalDate, Long> reversals =
-        writer.journals(worked.work().reversals(), paper, version, true, job.stockAccounts());
-    Map<LocalDate, Long> journals =
-        writer.journals(worked.work().journals(), paper, version, false, job.stockAccounts());
+  private void write(
+      Worked worked,
+      Worker.Job job,
+      long paper,
+      int version,
+      Optional<Long> till,
+      IntConsumer reached) {
+    Proof.Work work = worked.work();
+    PaperWriter.Of back = new PaperWriter.Of(paper, version, true, till);
+    Map<LocalDate, Long> reversals = writer.journals(work.reversals(), back, job.stockAccounts());
+    PaperWriter.Of of = new PaperWriter.Of(paper, version, false, till);
+    Map<LocalDate, Long> journals = writer.journals(work.journals(), of, job.stockAccounts());
     reached.accept(55);
     writer.stock(worked, job, paper, journals, reversals, reached);
   }
 
-  private long voidOnce(long id, LocalDate on, String why, String login) {
+  private long voidOnce(long id, LocalDate on, String why, String login, Set<Long> touched) {
     PaperRows.Head head = rows.head(id, true).orElseThrow();
-    BookCatalogue book = catalogues.held(0);
+    BookCatalogue book = catalogues.held(0, head.kind().changesItems());
+    Set<Long> held = holding.ofPosted(id, touched, book);
     List<Fault> faults = inTheWay.ofVoiding(head, on, book.rules());
     if (!faults.isEmpty()) throw new Refused(faults);
     Worker.Job job = voiding(head, on, book, login);
-    Attempt attempt = attempt(job, Optional.empty(), book, true);
+    Attempt attempt = attempt(job, Optional.empty(), book, held);
     Worked worked = attempt.worked.orElseThrow(() -> new Refused(attempt.faults));
     LocalDateTime now = LocalDateTime.now(clock);
-    write(worked, job, id, head.version(), percent -> {});
+    Optional<Long> till = tills.ofVoiding(id, login, worked.work());
+    write(worked, job, id, head.version(), till, percent -> {});
     dues.rewrite(Plan.NOTHING, job.undo(), id, head.number(), on);
     awaiting.rewrite(Plan.NOTHING, job.undo(), id, on);
     awaiting.recost(worked.sent(), id);
@@ -374,9 +471,10 @@ public class Posting {
    * @throws Refused when nothing of it is still to come
    */
   public void endOrder(long order, String login) {
-    retrying(
-        () -> {
+    holding(
+        items -> {
           PaperRows.Head head = rows.head(order, true).orElseThrow();
+          holding.ofPosted(order, items, catalogues.held(0, false));
           orders.end(head, LocalDate.now(clock), LocalDateTime.now(clock), login);
           rows.audit(
               LocalDateTime.now(clock), login, order, "cancelled the rest of " + head.number(), "");
@@ -390,8 +488,8 @@ public class Posting {
    * @throws Refused when that is not for this person to do
    */
   public void approveOrder(long order, String login) {
-    retrying(
-        () -> {
+    holding(
+        items -> {
           PaperRows.Head head = rows.head(order, true).orElseThrow();
           orders.approve(head, LocalDateTime.now(clock), login);
           rows.audit(LocalDateTime.now(clock), login, order, "approved " + head.number(), "");

@@ -36,10 +36,10 @@ class Shortages {
     private long taken;
     private int line = -1;
 
-    void add(LocalDate date, long quantity, int atLine, boolean planned) {
+    void add(LocalDate date, long quantity, long atLine, boolean planned) {
       days.merge(date, quantity, Math::addExact);
       taken = Math.addExact(taken, -quantity);
-      if (planned && quantity < 0) line = atLine % Plan.PART;
+      if (planned && quantity < 0) line = Plan.row(atLine);
     }
 
     /** Whether on some day less is there than without it. */
@@ -224,7 +224,7 @@ class Shortages {
           case NO_TARGET -> of + ": which of them leaves must be named.";
           case SHORT -> throw new IllegalStateException("told above");
         };
-    return who == null ? Fault.at(event.at().line() % Plan.PART, "item", says) : Fault.whole(says);
+    return who == null ? Fault.at(Plan.row(event.at().line()), "item", says) : Fault.whole(says);
   }
 
   private static Fault tooFew(CannotCost refused, Item item, String who) {
@@ -233,7 +233,7 @@ class Shortages {
     String wanted = item.units().say(new Quantity(event.quantity()));
     return who == null
         ? Fault.at(
-            event.at().line() % Plan.PART,
+            Plan.row(event.at().line()),
             "quantity",
             "There are "
                 + there

@@ -11,7 +11,7 @@ import zinctally.core.ledger.JournalLine;
  * @param floor nothing is taken back on an earlier day
  * @param entries its cost entries, summed by event and posting date
  * @param lines its journal lines that do not come from cost entries, summed
- * @param moves its quantities, summed by item, place, date and lot
+ * @param moves its quantities, summed by item, place, line, date and lot
  * @param recognised what later changes of cost have moved to cost of goods sold because of it
  */
 record Undo(
@@ -31,7 +31,7 @@ record Undo(
 
   record Line(LocalDate date, JournalLine line) {}
 
-  record Moved(long item, long place, int line, LocalDate date, long quantity, long lot) {}
+  record Moved(long item, long place, long line, LocalDate date, long quantity, long lot) {}
 
   /** When something of {@code date} is taken back. */
   LocalDate on(LocalDate date) {

@@ -38,7 +38,7 @@ class Undoing {
                             new Position(
                                 row.getObject("date", LocalDate.class),
                                 row.getLong("sequence"),
-                                row.getInt("line")),
+                                row.getLong("line")),
                             row.getLong("quantity"),
                             row.getLong("value"),
                             row.getLong("target_id")),
@@ -84,9 +84,9 @@ class Undoing {
             .list(),
         sql.sql(
                 """
-                select item_id, place_id, min(line), date, sum(quantity) as moved, lot_id
+                select item_id, place_id, line, date, sum(quantity) as moved, lot_id
                 from quantity_move where paper_id = ?
-                group by item_id, place_id, date, lot_id having moved <> 0
+                group by item_id, place_id, line, date, lot_id having moved <> 0
                 """)
             .param(paper)
             .query(
@@ -94,7 +94,7 @@ class Undoing {
                     new Undo.Moved(
                         row.getLong(1),
                         row.getLong(2),
-                        row.getInt(3),
+                        row.getLong(3),
                         row.getObject(4, LocalDate.class),
                         row.getLong(5),
                         row.getLong(6)))

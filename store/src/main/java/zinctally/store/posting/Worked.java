@@ -15,6 +15,7 @@ import zinctally.store.cost.PoolStore;
  * @param kept which of them were there in an earlier version
  * @param charges by how much the charges of arrivals change
  * @param sent what changes of goods sent before they were invoiced
+ * @param right items that were to be worked out again and come out as they are booked
  */
 record Worked(
     Proof.Work work,
@@ -22,12 +23,13 @@ record Worked(
     List<PoolAfter> pools,
     Set<Long> kept,
     Map<Long, Long> charges,
-    List<SentCosts.Row> sent) {
+    List<SentCosts.Row> sent,
+    List<Long> right) {
   /** Minor units that a line's goods cost which went against an account. */
   long costOf(int line, long contra) {
     return -fresh.stream()
         .map(Fresh::entry)
-        .filter(e -> e.contra() == contra && e.event().at().line() % Plan.PART == line)
+        .filter(e -> e.contra() == contra && Plan.row(e.event().at().line()) == line)
         .mapToLong(Proof.StockEntry::value)
         .sum();
   }

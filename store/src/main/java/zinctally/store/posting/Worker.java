@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -64,18 +65,34 @@ class Worker {
       Map<Long, Item> items,
       LocalDate firstOpenDay,
       Set<Long> stockAccounts,
-      boolean mayGoShort) {}
+      boolean mayGoShort) {
+    /** Ids of all items whose pool or whereabouts it changes; those made with it have none yet. */
+    Set<Long> touched() {
+      Set<Long> touched = new TreeSet<>();
+      plan.events().forEach(e -> touched.add(e.item()));
+      plan.moves().forEach(m -> touched.add(m.item()));
+      undo.events().forEach(e -> touched.add(e.item()));
+      undo.moves().forEach(m -> touched.add(m.item()));
+      touched.addAll(plan.again());
+      return touched;
+    }
+  }
 
   /**
-   * @param lock whether the pools are to be held until the transaction ends
+   * @param held ids of the items that are held until the transaction ends; null for a proof
+   * @throws Holding.LookAgain when it touches others
    * @throws CannotCost when an event, of this paper or a later one, cannot be where it stands
    * @throws ArithmeticException when an amount is too large
    */
-  Worked work(Job job, boolean lock) {
-    Placing placing = Placing.of(job, count -> count == 0 ? List.of() : ids(count, lock), pools);
-    Map<Long, PoolHead> heads = pools.heads(placing.items(), lock);
+  Worked work(Job job, Set<Long> held) {
+    boolean posts = held != null;
+    if (posts && !held.containsAll(job.touched())) throw new Holding.LookAgain(job.touched());
+    Placing placing = Placing.of(job, count -> count == 0 ? List.of() : ids(count, posts), pools);
+    Set<Long> items = new TreeSet<>(placing.items());
+    items.addAll(job.plan.again());
+    Map<Long, PoolHead> heads = pools.heads(items);
     Gathering all = new Gathering();
-    for (long item : placing.items()) item(job, placing, item, heads.get(item), all);
+    for (long item : items) item(job, placing, item, heads.get(item), all);
     all.later.sort(Comparator.comparing(l -> l.event().at()));
     SentCosts.Change sent = sentCosts.of(all.later, job);
     List<JournalEntry> journals =
@@ -85,7 +102,7 @@ class Worker {
             undone(job.undo, job.undo.lines()),
             both(sums(all.undone, job.items), undone(job.undo, job.undo.recognised())));
     // a posting needs no balance: what it writes does not depend on it
-    Proof.Balance now = lock ? Proof.Balance.NONE : balances.now();
+    Proof.Balance now = posts ? Proof.Balance.NONE : balances.now();
     Proof.Work work =
         new Proof.Work(
             all.shifts,
@@ -95,8 +112,9 @@ class Worker {
             reversals,
             all.later,
             now,
-            lock ? now : afterwards(job, now, all, journals, reversals));
-    return new Worked(work, all.fresh, all.after, placing.kept(), placing.charges(), sent.rows());
+            posts ? now : afterwards(job, now, all, journals, reversals));
+    return new Worked(
+        work, all.fresh, all.after, placing.kept(), placing.charges(), sent.rows(), all.right);
   }
 
   private static final class Gathering {
@@ -106,6 +124,7 @@ class Worker {
     private final List<Worked.Fresh> fresh = new ArrayList<>();
     private final List<Proof.Later> later = new ArrayList<>();
     private final List<Worked.PoolAfter> after = new ArrayList<>();
+    private final List<Long> right = new ArrayList<>();
   }
 
   private void item(Job job, Placing placing, long item, PoolHead head, Gathering all) {
@@ -144,6 +163,8 @@ class Worker {
                 -entry.value(),
                 old.contra()));
     PoolState before = head.state();
+    boolean asItWas = run.recost.changes().isEmpty() && before.equals(run.recost.end());
+    if (asItWas && job.plan.again().contains(item)) all.right.add(item);
     List<Proof.Draw> draws =
         added.stream()
             .flatMap(p -> run.draws.getOrDefault(p.booked().event().id(), List.of()).stream())
@@ -200,9 +221,13 @@ class Worker {
     Run run = new Run();
     run.item = item.id();
     run.wasShort = !head.state().uncovered().isEmpty();
+    boolean again = job.plan.again().contains(item.id());
     Position first = placing.first(item.id());
-    run.replayed = head.last() != null && !head.last().before(first);
-    PoolHead start = run.replayed ? pools.stateBefore(item.id(), first) : head;
+    run.replayed = again || head.last() != null && !head.last().before(first);
+    PoolHead start =
+        again
+            ? PoolHead.empty(item.id())
+            : run.replayed ? pools.stateBefore(item.id(), first) : head;
     List<Booked> events = new ArrayList<>();
     if (run.replayed)
       for (Booked old : pools.eventsAfter(item.id(), start.last()))
@@ -216,7 +241,7 @@ class Worker {
             item.id(),
             item.method(),
             start,
-            job.mayGoShort || run.wasShort,
+            again || job.mayGoShort || run.wasShort,
             (out, arrival, quantity, value) ->
                 run.draws
                     .computeIfAbsent(out, k -> new ArrayList<>())

@@ -184,20 +184,32 @@ public class PeriodStore {
 
   /** Why a month was not closed or opened again, as a sentence. */
   public static final class Wrong extends Exception {
-    Wrong(String says) {
+    public Wrong(String says) {
       super(says);
     }
   }
 
-  /** Closes the next month. Waits for postings under way, so that none of them falls into it. */
+  /** What a list of what is unsettled comes to, so that another can be told from it. */
+  public static String fingerprint(List<Unsettled> unsettled) {
+    return Integer.toHexString(unsettled.hashCode());
+  }
+
+  /**
+   * Closes the next month. Waits for postings under way, so that none of them falls into it.
+   *
+   * @param seen the {@link #fingerprint} of what was shown as unsettled; empty when nobody looked
+   */
   @Transactional(rollbackFor = Wrong.class)
-  public void close(LocalDate month, String login) throws Wrong {
+  public void close(LocalDate month, String seen, String login) throws Wrong {
     LocalDate next = held().firstOpenDay().withDayOfMonth(1);
     if (!month.equals(next))
       throw new Wrong("Months close one after the other; the next is " + name(next) + ".");
     LocalDate end = month.plusMonths(1).minusDays(1);
     if (!end.isBefore(LocalDate.now(clock)))
       throw new Wrong(name(month) + " is not over yet; it can be closed after " + end + ".");
+    if (!seen.isEmpty() && !seen.equals(fingerprint(unsettled(month))))
+      throw new Wrong(
+          "What is unsettled has changed since you looked; look at the list again, then close.");
     sql.sql("update book set closed_to = ? where id = 1").param(end).update();
     sql.sql("insert into period (month, closed_at, closed_by) values (?, ?, ?)")
         .params(month, LocalDateTime.now(clock), login)

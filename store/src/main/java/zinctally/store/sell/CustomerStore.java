@@ -80,7 +80,9 @@ public class CustomerStore {
   }
 
   public Optional<Card> named(String name) {
-    return by("name = ?", name.strip());
+    return by(
+        "id = (select coalesce(merged_into, id) from party where kind = 'CUSTOMER' and name = ?)",
+        name.strip());
   }
 
   private Optional<Card> by(String which, Object value) {

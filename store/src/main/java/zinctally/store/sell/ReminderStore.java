@@ -39,11 +39,14 @@ public class ReminderStore {
    */
   public record Due(String number, LocalDate date, LocalDate due, long open) {}
 
-  /** Drafts one for each customer who owes something past its date and has no draft. */
+  /**
+   * Drafts one for each customer who owes something past its date and has no draft; pressed by two
+   * at once, one is made.
+   */
   public int draft(String login) {
     return sql.sql(
             """
-            insert into reminder (party_id, made_at, made_by)
+            insert ignore into reminder (party_id, made_at, made_by)
             select w.id, :now, :login from party w
             where w.kind = 'CUSTOMER' and exists (
                 select 1 from open_item o
@@ -115,23 +118,31 @@ public class ReminderStore {
         > 0;
   }
 
-  /** Marks a draft as sent and keeps what it asked for; one that is sent stays as it is. */
+  /**
+   * Marks a draft as sent and keeps what it asked for; one that is sent stays as it is.
+   *
+   * @return whether it is sent; not when nothing is late any more
+   */
   @Transactional
-  public void sent(long id) {
+  public boolean sent(long id) {
     int marked =
         sql.sql("update reminder set sent_at = ? where id = ? and sent_at is null")
             .params(LocalDateTime.now(clock), id)
             .update();
-    if (marked == 0) return;
-    sql.sql(
-            """
+    if (marked == 0) return true;
+    boolean asks =
+        sql.sql(
+                    """
             insert into reminder_due (reminder_id, line, number, date, due, open)
             select r.id, row_number() over (order by o.due, o.id), o.number, o.date, o.due, o.open
             from reminder r join open_item o on o.party_id = r.party_id
             where r.id = ? and o.open > 0 and o.due < ? order by o.due, o.id limit 300
             """)
-        .params(id, LocalDate.now(clock))
-        .update();
+                .params(id, LocalDate.now(clock))
+                .update()
+            > 0;
+    if (!asks) sql.sql("update reminder set sent_at = null where id = ?").param(id).update();
+    return asks;
   }
 
   public void discard(long id) {

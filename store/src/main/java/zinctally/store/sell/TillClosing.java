@@ -3,13 +3,12 @@ package zinctally.store.sell;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
-import zinctally.core.number.Coin;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Retrying;
 
 /** Closes a till and books what was counted more or less, both or neither. */
 @Service
@@ -18,8 +17,11 @@ public class TillClosing {
   private final DraftStore drafts;
   private final Posting posting;
   private final BookStore books;
+  private final Retrying retrying;
 
-  TillClosing(TillStore tills, DraftStore drafts, Posting posting, BookStore books) {
+  TillClosing(
+      TillStore tills, DraftStore drafts, Posting posting, BookStore books, Retrying retrying) {
+    this.retrying = retrying;
     this.tills = tills;
     this.drafts = drafts;
     this.posting = posting;
@@ -36,37 +38,50 @@ public class TillClosing {
    *     stays open
    * @throws IllegalStateException when it is closed already
    */
-  @Transactional
   public long close(long till, long counted, String login) {
+    return retrying.run(() -> closed(till, counted, login));
+  }
+
+  /** The difference still goes through the till: then what went through it is what was counted. */
+  private long closed(long till, long counted, String login) {
     TillStore.Till open = tills.hold(till);
     long gap = counted - open.expected();
-    tills.closed(till, open.expected(), counted, login);
     if (gap != 0)
       tills.difference(till, posting.post(drafts.begin(difference(open, gap), login), login));
+    tills.closed(till, open.expected(), counted, login);
     return gap;
   }
 
+  /**
+   * Puts money into a till or takes some out, as for the bank: a paper of its own.
+   *
+   * @param amount minor units put in; below zero for those taken out
+   * @param account label, code or name of the account that gives or takes it
+   * @return the paper's id
+   * @throws zinctally.store.posting.Refused when it cannot be booked
+   */
+  public long move(TillStore.Till till, long amount, String account, String words, String login) {
+    return posting.post(drafts.begin(journal(till, amount, account, words), login), login);
+  }
+
   private Draft difference(TillStore.Till till, long gap) {
-    Coin coin = books.book().coin();
-    String amount = coin.plain(Math.abs(gap));
     String memo = "Till at " + till.place() + ", opened " + till.openedAt().toLocalDate();
+    return journal(till, gap, tills.account("GAP"), memo);
+  }
+
+  private Draft journal(TillStore.Till till, long amount, String account, String memo) {
+    String plain = books.book().coin().plain(Math.abs(amount));
     return new Draft(
         PaperKind.JOURNAL,
-        Map.of("date", posting.today().toString()),
+        Map.of("date", posting.today().toString(), "till", till.place()),
         List.of(
             Map.of(
                 "account",
                 tills.account("CASH"),
-                gap > 0 ? "debit" : "credit",
-                amount,
+                amount > 0 ? "debit" : "credit",
+                plain,
                 "memo",
                 memo),
-            Map.of(
-                "account",
-                tills.account("GAP"),
-                gap > 0 ? "credit" : "debit",
-                amount,
-                "memo",
-                memo)));
+            Map.of("account", account, amount > 0 ? "credit" : "debit", plain, "memo", memo)));
   }
 }

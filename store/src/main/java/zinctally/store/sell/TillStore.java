@@ -7,6 +7,8 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import zinctally.core.papers.PaperKind;
 
 /** Tills: opened with a float, closed with what was counted. Amounts are minor units. */
 @Repository
@@ -20,7 +22,7 @@ public class TillStore {
   }
 
   /**
-   * @param cash what sales and returns through it have brought in cash
+   * @param cash what all papers through it have moved in cash
    * @param sales how many there were
    */
   public record Till(
@@ -41,10 +43,10 @@ public class TillStore {
     return sql.sql(
             """
             select t.*, p.name as place,
-              (select coalesce(sum(l.amount), 0) from paper s join journal j on j.paper_id = s.id
+              (select coalesce(sum(l.amount), 0) from journal j
                join journal_line l on l.journal_id = j.id
                join tender c on c.kind = 'CASH' and c.account_id = l.account_id
-               where s.till_id = t.id) as cash,
+               where j.till_id = t.id) as cash,
               (select count(*) from paper s where s.till_id = t.id and s.kind = 'COUNTER_SALE'
                and s.state = 'POSTED') as sales
             from till t join place p on p.id = t.place_id where\s"""
@@ -64,6 +66,15 @@ public class TillStore {
         .optional();
   }
 
+  /** Where tills are open. */
+  public List<String> openPlaces() {
+    return sql.sql(
+            "select p.name from till t join place p on p.id = t.place_id"
+                + " where t.closed_at is null order by t.id")
+        .query(String.class)
+        .list();
+  }
+
   /** The till a person has open. */
   public Optional<Till> of(String login) {
     return some("t.closed_at is null and t.opened_by = ?", login);
@@ -81,11 +92,53 @@ public class TillStore {
   }
 
   /**
-   * Opens a till; one that is open at the place already is taken over.
+   * Cash that went through a till, or came out of it below zero, minor units.
+   *
+   * @param words what the paper's line says
+   */
+  public record Movement(
+      LocalDateTime at, long paper, String number, String words, String by, long amount) {}
+
+  /** All that moved its cash since it was opened, latest first. */
+  public List<Movement> movements(long till) {
+    return sql.sql(
+            """
+            select j.id, p.posted_at, p.id as paper, p.number, p.kind, p.posted_by, j.reverses,
+              max(l.memo) as memo, sum(l.amount) as amount
+            from journal j join journal_line l on l.journal_id = j.id
+            join tender c on c.kind = 'CASH' and c.account_id = l.account_id
+            join paper p on p.id = j.paper_id
+            where j.till_id = ? group by j.id having amount <> 0 order by j.id desc
+            """)
+        .param(till)
+        .query(
+            (row, n) ->
+                new Movement(
+                    row.getObject("posted_at", LocalDateTime.class),
+                    row.getLong("paper"),
+                    row.getString("number"),
+                    row.getBoolean("reverses")
+                        ? "taken back"
+                        : row.getString("memo").isEmpty()
+                            ? PaperKind.valueOf(row.getString("kind")).words()
+                            : row.getString("memo"),
+                    row.getString("posted_by"),
+                    row.getLong("amount")))
+        .list();
+  }
+
+  /**
+   * Opens a till; one that is open at the place already is taken over. Whoever comes second at the
+   * same moment finds it open.
    *
    * @param openingFloat cash that lies in it
    */
+  @Transactional
   public long open(String place, long openingFloat, String login) {
+    sql.sql("select id from place where name = ? for update")
+        .param(place)
+        .query(Long.class)
+        .single();
     Optional<Long> there =
         sql.sql(
                 "select t.id from till t join place p on p.id = t.place_id"
@@ -117,7 +170,7 @@ public class TillStore {
   }
 
   /** The code of the account for a purpose of the counter: {@code CASH}, {@code GAP} ... */
-  String account(String purpose) {
+  public String account(String purpose) {
     return sql.sql(
             "select a.code from tender t join account a on a.id = t.account_id where t.kind = ?")
         .param(purpose)
@@ -125,17 +178,29 @@ public class TillStore {
         .single();
   }
 
-  /** A sale at a place in which a person has not typed a line yet: its draft. */
-  public Optional<Long> empty(String place, String login) {
+  /** Throws away sales that a person has begun and typed nothing in for a day. */
+  public void dropEmpty(String login) {
+    sql.sql(
+            """
+            delete from draft where kind = 'COUNTER_SALE' and paper_id is null and begun_by = ?
+              and json_length(text, '$.rows') = 0 and saved_at < ?
+            """)
+        .params(login, LocalDateTime.now(clock).minusDays(1))
+        .update();
+  }
+
+  /** Who sold last at the counter, of those a person wrote: their initials; empty for none. */
+  public String lastSeller(String login) {
     return sql.sql(
             """
-            select id from draft where kind = 'COUNTER_SALE' and paper_id is null and saved_by = ?
-              and json_value(text, '$.fields.place') = ? and json_length(text, '$.rows') = 0
+            select coalesce(json_value(text, '$.fields.seller'), '') from draft
+            where kind = 'COUNTER_SALE' and begun_by = ? and paper_id is not null
             order by id desc limit 1
             """)
-        .params(login, place)
-        .query(Long.class)
-        .optional();
+        .param(login)
+        .query(String.class)
+        .optional()
+        .orElse("");
   }
 
   /** Sales that are put aside: their drafts, latest first. */

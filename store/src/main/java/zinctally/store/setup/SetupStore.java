@@ -1,6 +1,8 @@
 package zinctally.store.setup;
 
 import java.math.BigDecimal;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -27,6 +29,15 @@ public class SetupStore {
   public List<String> moneyAccounts() {
     return sql.sql(
             "select concat(code, ' ', name) from account where role = 'MONEY' and active order by code")
+        .query(String.class)
+        .list();
+  }
+
+  /** Accounts that a till's money may come from or go to: banks first, no control accounts. */
+  public List<String> tillAccounts() {
+    return sql.sql(
+            "select concat(code, ' ', name) from account where role in ('MONEY', 'NONE') and active"
+                + " order by role = 'MONEY' desc, code")
         .query(String.class)
         .list();
   }
@@ -79,6 +90,10 @@ public class SetupStore {
                     0,
                     r.getBoolean(5)))
         .list();
+  }
+
+  public List<Row> taxRatesInUse() {
+    return taxRates().stream().filter(Row::active).toList();
   }
 
   public List<Row> reasons() {
@@ -174,13 +189,32 @@ public class SetupStore {
         .param("kinds", kinds)
         .param("within", "%" + like + "%")
         .param("most", atMost)
-        .query(
-            (row, n) ->
-                new Named(
-                    row.getString(1),
-                    row.getObject(2, LocalDate.class),
-                    row.getString(3),
-                    row.getString(4)))
+        .query((row, n) -> named(row))
+        .list();
+  }
+
+  private static Named named(ResultSet row) throws SQLException {
+    return new Named(
+        row.getString(1), row.getObject(2, LocalDate.class), row.getString(3), row.getString(4));
+  }
+
+  /**
+   * Papers that something is open of, whose own or their number, or whose party, holds what was
+   * typed.
+   */
+  public List<Named> openPapers(String typed, int atMost) {
+    return sql.sql(
+            """
+            select p.number, o.date, w.name, if(o.number = p.number, '', concat(', ', o.number))
+            from open_item o join paper p on p.id = o.paper_id and p.state = 'POSTED'
+            join party w on w.id = o.party_id
+            where o.open <> 0
+              and (p.number like :within or o.number like :within or w.name like :within)
+            order by o.due, o.id limit :most
+            """)
+        .param("within", "%" + Like.escaped(typed) + "%")
+        .param("most", atMost)
+        .query((row, n) -> named(row))
         .list();
   }
 

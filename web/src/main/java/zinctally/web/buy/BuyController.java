@@ -15,6 +15,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.store.book.BookStore;
+import zinctally.store.book.SetUp;
 import zinctally.store.buy.OrderStore;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
@@ -42,6 +43,7 @@ class BuyController {
           new AreaPage.Tab("By age", "/buy/age"),
           new AreaPage.Tab("Suppliers", "/buy/suppliers"),
           new AreaPage.Tab("Repeating", "/buy/repeating"));
+  private final SetUp setUp;
   private final AreaPage page;
   private final OrderStore orders;
   private final AgePage agePage;
@@ -49,7 +51,13 @@ class BuyController {
   private final Choices choices;
 
   BuyController(
-      AreaPage page, OrderStore orders, AgePage agePage, BookStore books, Choices choices) {
+      SetUp setUp,
+      AreaPage page,
+      OrderStore orders,
+      AgePage agePage,
+      BookStore books,
+      Choices choices) {
+    this.setUp = setUp;
     this.page = page;
     this.orders = orders;
     this.agePage = agePage;
@@ -84,7 +92,10 @@ class BuyController {
     if (!May.write(who, PaperKind.PURCHASE_ORDER))
       throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     List<Long> begun =
-        orders.draftOrders(filter, choices.defaults(PaperKind.PURCHASE_ORDER), who.getName());
+        setUp.alone(
+            () ->
+                orders.draftOrders(
+                    filter, choices.defaults(PaperKind.PURCHASE_ORDER), who.getName()));
     after.addFlashAttribute(
         "told",
         begun.isEmpty()

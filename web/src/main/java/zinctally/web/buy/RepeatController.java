@@ -3,9 +3,9 @@ package zinctally.web.buy;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,12 +15,14 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.core.papers.Days;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Repetition;
 import zinctally.store.buy.RepeatStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
+import zinctally.web.paper.TypedDraft;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 
@@ -103,8 +105,9 @@ class RepeatController {
     if (!faults.isEmpty()) return form(paper, typed, faults, model);
     Integer count = times.isEmpty() ? null : Integer.valueOf(times);
     repeats.add(
+        of,
         title,
-        texts.read(of, paper.version(), paper.kind()),
+        TypedDraft.asItStood(texts.read(of, paper.version(), paper.kind())),
         new Repetition(every, start, until, count),
         who.getName());
     after.addFlashAttribute(
@@ -112,16 +115,15 @@ class RepeatController {
     return "redirect:/buy/repeating";
   }
 
-  private static LocalDate day(
+  private LocalDate day(
       Map<String, String> typed, String field, boolean wanted, Map<String, String> faults) {
     String value = typed.getOrDefault(field, "").strip();
     if (value.isEmpty() && !wanted) return null;
-    try {
-      return LocalDate.parse(value);
-    } catch (DateTimeParseException notADate) {
+    LocalDate today = LocalDate.now(clock);
+    Optional<LocalDate> day = Days.read(value, today, today);
+    if (day.isEmpty())
       faults.put(field, "\"" + value + "\" is not a date; write it as 2026-03-09.");
-      return null;
-    }
+    return day.orElse(null);
   }
 
   @GetMapping("/buy/repeating/{id:\\d+}")

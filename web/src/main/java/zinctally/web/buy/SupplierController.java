@@ -24,44 +24,57 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
+import zinctally.store.book.SetUp;
 import zinctally.store.buy.OfferStore;
 import zinctally.store.buy.SupplierStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.listing.BuyListings;
+import zinctally.store.parties.MergeStore;
 import zinctally.store.prove.AgeStore;
+import zinctally.store.setup.SetupStore;
 import zinctally.web.listing.ListingPage;
 import zinctally.web.picture.AgePicture;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Shown;
 import zinctally.web.shell.Typed;
 
 /** A supplier's card: what is known of it, what is open with it, its papers and its items. */
 @Controller
 class SupplierController {
+  private final SetUp setUp;
   private final SupplierStore suppliers;
   private final OfferStore offers;
   private final AgeStore ages;
   private final AccountStore accounts;
+  private final SetupStore tables;
   private final Catalogues catalogues;
   private final BookStore books;
+  private final MergeStore parties;
   private final ListingPage lists;
   private final Clock clock;
 
   SupplierController(
+      SetUp setUp,
       SupplierStore suppliers,
       OfferStore offers,
       AgeStore ages,
       AccountStore accounts,
+      SetupStore tables,
       Catalogues catalogues,
       BookStore books,
+      MergeStore parties,
       ListingPage lists,
       Clock clock) {
+    this.setUp = setUp;
     this.suppliers = suppliers;
     this.offers = offers;
     this.ages = ages;
     this.accounts = accounts;
+    this.tables = tables;
     this.catalogues = catalogues;
     this.books = books;
+    this.parties = parties;
     this.lists = lists;
     this.clock = clock;
   }
@@ -76,7 +89,10 @@ class SupplierController {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
+    long into = parties.find(id).map(MergeStore.Named::into).orElse(0L);
+    if (into != 0) return "redirect:/buy/supplier/" + into;
     SupplierStore.Card card = card(id);
+    model.addAttribute("names", parties.namesOf(id));
     AgeStore.Owed owed = ages.owed(Party.Kind.SUPPLIER, id, LocalDate.now(clock));
     model.addAttribute("card", card);
     model.addAttribute("owed", owed);
@@ -158,28 +174,35 @@ class SupplierController {
   @GetMapping("/buy/supplier/{id:\\d+}/change")
   String change(@PathVariable long id, Model model, Principal who) {
     allow(who);
+    return form(id, fields(id), Map.of(), model);
+  }
+
+  private Map<String, String> fields(long id) {
     SupplierStore.Card card = card(id);
     Map<String, String> fields = new HashMap<>();
     fields.put("name", card.name());
     fields.put("terms", String.valueOf(card.termsDays()));
     fields.put("account", String.valueOf(card.account()));
+    fields.put("tax", String.valueOf(card.taxRate()));
     fields.put("address", card.address());
     fields.put("email", card.email());
     fields.put("phone", card.phone());
     fields.put("tax_number", card.taxNumber());
     fields.put("notes", card.notes());
     fields.put("state", card.active() ? "on" : "off");
-    return form(id, fields, Map.of(), model);
+    return fields;
   }
 
   private String form(
       Long id, Map<String, String> fields, Map<String, String> faults, Model model) {
     model.addAttribute("id", id);
+    model.addAttribute("shown", id == null ? "" : Shown.write(fields(id)));
     model.addAttribute("fields", fields);
     model.addAttribute("faults", faults);
     model.addAttribute(
         "accounts",
         accounts.all().stream().filter(a -> a.active() && !a.role().control()).toList());
+    model.addAttribute("rates", tables.taxRatesInUse());
     return "buy/supplier-form";
   }
 
@@ -190,15 +213,18 @@ class SupplierController {
       Model model,
       Principal who) {
     allow(who);
-    if (id != null) card(id);
+    return setUp.alone(() -> kept(id, typed, model, who));
+  }
+
+  private String kept(Long id, Map<String, String> sent, Model model, Principal who) {
     Map<String, String> faults = new LinkedHashMap<>();
+    Map<String, String> typed = id == null ? sent : Shown.merged(sent, fields(id), faults);
     String name = Typed.text(typed, "name", 120, faults);
     if (name.isEmpty()) faults.put("name", "What is it called? A name is enough.");
     String terms = Typed.text(typed, "terms", 4, faults);
     if (!terms.matches("\\d{1,3}"))
       faults.put("terms", "Days from a bill's date until it is due: a number such as 30.");
-    String account = typed.getOrDefault("account", "0");
-    long usual = account.matches("\\d{1,18}") ? Long.parseLong(account) : 0;
+    long usual = Typed.id(typed, "account");
     if (usual != 0
         && accounts.all().stream().noneMatch(a -> a.id() == usual && !a.role().control()))
       faults.put("account", "An account that is no control account.");
@@ -208,6 +234,7 @@ class SupplierController {
             name,
             faults.containsKey("terms") ? 0 : Integer.parseInt(terms),
             usual,
+            Typed.id(typed, "tax"),
             Typed.text(typed, "address", 500, faults),
             Typed.text(typed, "email", 200, faults),
             Typed.text(typed, "phone", 60, faults),

@@ -15,11 +15,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import zinctally.core.papers.Awaits;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.RepeatStore;
+import zinctally.store.check.CheckRuns;
 import zinctally.store.listing.Listings;
 import zinctally.store.opening.OpeningStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.prove.DayStore;
 import zinctally.store.prove.DayStore.Waiting;
+import zinctally.store.sell.CardPayments;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.listing.ListingPage;
 import zinctally.web.picture.LinePicture;
@@ -30,6 +32,8 @@ import zinctally.web.shell.NotThere;
 class DayController {
   private static final AreaPage.Tabs TABS =
       new AreaPage.Tabs("day", "Day", new AreaPage.Tab("Day", "/"));
+  private final CardPayments payments;
+  private final CheckRuns checks;
   private final DayStore days;
   private final DraftStore drafts;
   private final RepeatStore repeats;
@@ -47,7 +51,11 @@ class DayController {
       OpeningStore opening,
       ListingPage lists,
       AreaPage page,
+      CardPayments payments,
+      CheckRuns checks,
       Clock clock) {
+    this.payments = payments;
+    this.checks = checks;
     this.days = days;
     this.drafts = drafts;
     this.repeats = repeats;
@@ -64,6 +72,7 @@ class DayController {
     repeats.begin(today);
     LocalDate last = days.lastPaper(today);
     model.addAttribute("today", today);
+    model.addAttribute("check", checks.latest().orElse(null));
     model.addAttribute("waiting", waiting(today));
     model.addAttribute("drafts", drafts.open(8));
     model.addAttribute("steps", books.begun() ? List.of() : opening.firstSteps());
@@ -189,6 +198,15 @@ class DayController {
               null,
               "See them",
               "/ask/short"));
+    long cards = payments.open();
+    if (cards > 0)
+      waiting.add(
+          new Waiting(
+              count(cards, "card payment is not settled", "card payments are not settled"),
+              "",
+              null,
+              "See to them",
+              "/sell/cards"));
     long clearing = opening.clearing();
     if (clearing != 0)
       waiting.add(

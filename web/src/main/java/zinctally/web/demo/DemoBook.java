@@ -142,8 +142,21 @@ public class DemoBook {
         .update();
   }
 
+  private void looks() {
+    sql.sql("update paper_look set header = ?, footer = ? where id = 1")
+        .params(
+            "Telephone 0555 204 118, yard at wickmere dot example",
+            "Goods stay ours until they are paid. Opened hives and used wax do not come back.")
+        .update();
+  }
+
   private void setUp() {
+    looks();
     books.save("Wickmere Bee Yard", Coin.of("EUR"), CUT_OVER, false, false);
+    books.letterhead(
+        "Hurdle Lane 4\n20415 Wickmere",
+        "WM 204 118 77",
+        "Wickmere Savings Bank, account 2044 7188");
     setup.savePlace(1, "Barn store", true, true);
     setup.savePlace(0, "Shop", true, true);
     setup.savePlace(0, "Market van", true, true);
@@ -479,7 +492,7 @@ public class DemoBook {
 
   private int post(PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {
     try {
-      posting.post(begin(kind, fields, rows), LOGIN);
+      Yes.post(posting, drafts, new Draft(kind, fields, rows), LOGIN);
       return 1;
     } catch (Refused refused) {
       throw new IllegalStateException(

@@ -78,7 +78,7 @@ class DemoBuying {
         if (!cells[i + c].isEmpty()) row.put(names[c], cells[i + c]);
       rows.add(row);
     }
-    long paper = posting.post(drafts.begin(new Draft(kind, fields, rows), LOGIN), LOGIN);
+    long paper = Yes.post(posting, drafts, new Draft(kind, fields, rows), LOGIN);
     return sql.sql("select number from paper where id = ?")
         .param(paper)
         .query(String.class)
@@ -111,7 +111,8 @@ class DemoBuying {
                 .single();
     String post = name.toLowerCase().replace(' ', '.') + "@example.org";
     suppliers.save(
-        new SupplierStore.Card(id, name, terms, usual, address, post, phone, "", "", true), LOGIN);
+        new SupplierStore.Card(id, name, terms, usual, 0, address, post, phone, "", "", true),
+        LOGIN);
   }
 
   private void cards() {
@@ -446,6 +447,7 @@ class DemoBuying {
             "6000",
             "420.00");
     repeats.add(
+        id(bill),
         "Rent of the barn",
         texts.read(id(bill), 1, PaperKind.BILL),
         new Repetition(Repetition.Every.MONTH, LocalDate.of(2026, 12, 1), null, null),

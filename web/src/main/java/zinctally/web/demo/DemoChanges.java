@@ -44,14 +44,14 @@ class DemoChanges {
     lostWorth();
     try {
       for (int month = 9; month <= 12; month++)
-        periods.close(LocalDate.of(2025, month, 1), "owner");
+        periods.close(LocalDate.of(2025, month, 1), "", "owner");
     } catch (PeriodStore.Wrong refused) {
       throw new IllegalStateException(refused);
     }
   }
 
   private long post(PaperKind kind, Map<String, String> fields, Map<String, String> row) {
-    return posting.post(drafts.begin(new Draft(kind, fields, List.of(row)), LOGIN), LOGIN);
+    return Yes.post(posting, drafts, new Draft(kind, fields, List.of(row)), LOGIN);
   }
 
   /** Honey that came in March and was billed in November: every sale since costs a little more. */

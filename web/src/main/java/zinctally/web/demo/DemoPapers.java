@@ -30,7 +30,7 @@ class DemoPapers {
     Map<String, String> head = new HashMap<>(fields);
     head.putIfAbsent("place", kind == PaperKind.COUNTER_SALE ? "Shop" : "Barn store");
     try {
-      long paper = posting.post(drafts.begin(new Draft(kind, head, rows), LOGIN), LOGIN);
+      long paper = Yes.post(posting, drafts, new Draft(kind, head, rows), LOGIN);
       return sql.sql("select number from paper where id = ?")
           .param(paper)
           .query(String.class)

@@ -24,8 +24,10 @@ import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Unit;
 import zinctally.store.book.BookStore;
+import zinctally.store.book.SetUp;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemCard;
+import zinctally.store.goods.ItemMerges;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.goods.LadderStore;
 import zinctally.store.ledger.AccountStore;
@@ -36,6 +38,7 @@ import zinctally.web.listing.AreaPage;
 import zinctally.web.picture.LadderPicture;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.Say;
+import zinctally.web.shell.Shown;
 
 /** Items: the list, the card, making and changing one. */
 @Controller
@@ -49,6 +52,7 @@ class GoodsController {
           new AreaPage.Tab("What if", "/goods/what-if"));
   private static final int MOVEMENTS = 40;
   private final ItemStore items;
+  private final ItemMerges merges;
   private final GroupStore groups;
   private final AccountStore accounts;
   private final LadderStore ladders;
@@ -58,9 +62,11 @@ class GoodsController {
 
   private final TaxStore taxes;
   private final SetupStore setup;
+  private final SetUp setUp;
 
   GoodsController(
       ItemStore items,
+      ItemMerges merges,
       GroupStore groups,
       AccountStore accounts,
       LadderStore ladders,
@@ -68,10 +74,13 @@ class GoodsController {
       AreaPage page,
       Say say,
       TaxStore taxes,
-      SetupStore setup) {
+      SetupStore setup,
+      SetUp setUp) {
+    this.setUp = setUp;
     this.taxes = taxes;
     this.setup = setup;
     this.items = items;
+    this.merges = merges;
     this.groups = groups;
     this.accounts = accounts;
     this.ladders = ladders;
@@ -100,6 +109,8 @@ class GoodsController {
     model.addAttribute("card", card);
     model.addAttribute("groupName", tree.group(card.group()).name());
     model.addAttribute("stock", stock);
+    model.addAttribute("leadsTo", merges.into(id).orElse(null));
+    model.addAttribute("names", merges.of(id));
     model.addAttribute("onHand", card.units().say(new Quantity(stock.onHand())));
     model.addAttribute(
         "places",
@@ -157,9 +168,14 @@ class GoodsController {
 
   @GetMapping("/goods/item/{id}/change")
   String change(@PathVariable long id, Model model) {
+    return form(model, id, fields(id), Map.of(), items.moved(id));
+  }
+
+  private Map<String, String> fields(long id) {
     Map<String, String> fields = new HashMap<>(ItemForm.fields(card(id)));
     fields.put("tax_rate", taxes.ofItem(id));
-    return form(model, id, fields, Map.of(), items.moved(id));
+    for (ItemCard.Price price : items.prices(id)) fields.putIfAbsent("price_" + price.list(), "");
+    return fields;
   }
 
   @PostMapping("/goods/new")
@@ -168,7 +184,7 @@ class GoodsController {
       Model model,
       Principal who,
       RedirectAttributes after) {
-    return save(null, typed, model, who, after);
+    return setUp.alone(() -> kept(null, typed, model, who, after));
   }
 
   @PostMapping("/goods/item/{id}/change")
@@ -178,9 +194,17 @@ class GoodsController {
       Model model,
       Principal who,
       RedirectAttributes after) {
+    return setUp.alone(() -> kept(id, typed, model, who, after));
+  }
+
+  private String kept(
+      Long id, Map<String, String> sent, Model model, Principal who, RedirectAttributes after) {
     Optional<ItemCard> before = id == null ? Optional.empty() : Optional.of(card(id));
     boolean locked = id != null && items.moved(id);
+    Map<String, String> crossed = new HashMap<>();
+    Map<String, String> typed = id == null ? sent : Shown.merged(sent, fields(id), crossed);
     ItemForm form = new ItemForm(typed);
+    form.faults().putAll(crossed);
     ItemCard card =
         form.read(
             before,
@@ -230,6 +254,7 @@ class GoodsController {
       boolean locked) {
     GroupStore.Tree tree = groups.tree();
     model.addAttribute("id", id);
+    model.addAttribute("shown", id == null ? "" : Shown.write(fields(id)));
     model.addAttribute("fields", fields);
     model.addAttribute("faults", faults);
     model.addAttribute("locked", locked);

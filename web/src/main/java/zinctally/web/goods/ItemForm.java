@@ -250,7 +250,11 @@ final class ItemForm {
     fields.put("method", card.method().name());
     fields.put("unit", card.units().base().name());
     fields.put("pack_name", card.units().packName());
-    fields.put("pack_size", card.units().hasPack() ? card.units().packSize().toString() : "");
+    fields.put(
+        "pack_size",
+        card.units().hasPack()
+            ? Figures.plain(card.units().packSize().decimal().stripTrailingZeros())
+            : "");
     fields.put("stock_account", String.valueOf(card.stockAccount()));
     fields.put("sales_account", String.valueOf(card.salesAccount()));
     fields.put("cost_account", String.valueOf(card.costAccount()));
@@ -261,23 +265,22 @@ final class ItemForm {
     fields.put("gtin", card.gtin());
     fields.put("shelf", card.shelf());
     fields.put(
-        "reorder_point", card.reorderPoint() == null ? "" : card.units().say(card.reorderPoint()));
+        "reorder_point",
+        card.reorderPoint() == null ? "" : card.units().typed(card.reorderPoint()));
     fields.put(
         "reorder_quantity",
-        card.reorderQuantity() == null ? "" : card.units().say(card.reorderQuantity()));
+        card.reorderQuantity() == null ? "" : card.units().typed(card.reorderQuantity()));
     fields.put(
         "standard_cost",
-        card.standardCost() == null
-            ? ""
-            : card.standardCost().stripTrailingZeros().toPlainString());
+        card.standardCost() == null ? "" : Figures.plain(card.standardCost().stripTrailingZeros()));
     fields.put("notes", card.notes());
     fields.put("tracking", card.tracking().name());
     fields.put(
-        "weight", card.weight() == null ? "" : card.weight().stripTrailingZeros().toPlainString());
+        "weight", card.weight() == null ? "" : Figures.plain(card.weight().stripTrailingZeros()));
     fields.put("state", card.active() ? "on" : "off");
     for (ItemCard.Price price : card.prices())
       if (price.price() != null)
-        fields.put("price_" + price.list(), price.price().stripTrailingZeros().toPlainString());
+        fields.put("price_" + price.list(), Figures.plain(price.price().stripTrailingZeros()));
     return fields;
   }
 }

@@ -64,6 +64,7 @@ class WhyController {
   String paper(@PathVariable long id, Model model) {
     PostedPaper paper = papers.find(id).orElseThrow(() -> new NotThere("paper " + id));
     model.addAttribute("paper", paper);
+    model.addAttribute("cost", papers.earned(id).cost());
     model.addAttribute("stories", why.ofPaper(id).stream().map(this::story).toList());
     return "goods/why-paper";
   }

@@ -90,7 +90,7 @@ class HandleController {
       HttpServletRequest request,
       HttpServletResponse response) {
     BigDecimal toSell = percent(percent, model);
-    model.addAttribute("percent", toSell.toPlainString());
+    model.addAttribute("percent", Figures.plain(toSell));
     model.addAttribute("tabs", TABS);
     model.addAttribute("path", request.getRequestURI());
     return lists.show(
@@ -126,7 +126,7 @@ class HandleController {
                   BigDecimal cost = p.price().multiply(toSell).movePointLeft(2);
                   return Map.of(
                       "item", p.code(),
-                      "price", p.price().stripTrailingZeros().toPlainString(),
+                      "price", Figures.plain(p.price().stripTrailingZeros()),
                       "to_sell",
                           cost.setScale(6, RoundingMode.HALF_UP)
                               .stripTrailingZeros()

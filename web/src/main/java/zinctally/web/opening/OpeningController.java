@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Figures;
+import zinctally.core.number.Form;
 import zinctally.core.opening.Column;
 import zinctally.core.opening.OpeningStockReader;
 import zinctally.core.opening.Sheet;
@@ -37,6 +38,7 @@ import zinctally.store.posting.Posting;
 import zinctally.store.posting.Progress;
 import zinctally.store.posting.Refused;
 import zinctally.store.setup.SetupStore;
+import zinctally.web.paper.Windows;
 import zinctally.web.shell.NotThere;
 
 /** Taking over from the old books. */
@@ -176,24 +178,32 @@ class OpeningController {
   }
 
   private SavedDraft draft(long id) {
-    return drafts
-        .find(id)
-        .filter(d -> d.draft().kind() == PaperKind.OPENING_STOCK)
-        .orElseThrow(() -> new NotThere("sheet " + id));
+    SavedDraft sheet =
+        drafts
+            .find(id)
+            .filter(d -> d.draft().kind() == PaperKind.OPENING_STOCK)
+            .orElseThrow(() -> new NotThere("sheet " + id));
+    Figures.use(sheet.draft().form());
+    return sheet;
   }
+
+  private static final String STALE =
+      "This sheet was changed or posted in another window meanwhile; what was typed here is not"
+          + " kept. Look at what is there now.";
 
   /** A fault with its place in words. */
   record FaultShown(String cell, int row, String column, String says) {}
 
   @GetMapping("/opening/stock/{id}")
-  String sheet(@PathVariable long id, Model model, Principal who) {
+  String sheet(@PathVariable long id, HttpServletRequest request, Model model, Principal who) {
     SavedDraft saved = draft(id);
     if (saved.posted()) return "redirect:/papers/" + saved.paper();
-    show(saved, who.getName(), model);
+    show(saved, request, who.getName(), model);
     return "opening/stock";
   }
 
-  private void show(SavedDraft saved, String who, Model model) {
+  private void show(SavedDraft saved, HttpServletRequest request, String who, Model model) {
+    model.addAttribute("window", Windows.of(request));
     Draft draft = saved.draft();
     Proof proof = posting.prove(draft, saved.amends(), who);
     List<String> headings = List.of(draft.field("headings").split("\t", -1));
@@ -202,6 +212,9 @@ class OpeningController {
     model.addAttribute("headings", headings);
     model.addAttribute("columns", columns);
     model.addAttribute("offered", Column.values());
+    model.addAttribute("forms", Form.values());
+    model.addAttribute("figures", draft.form().name());
+    model.addAttribute("figuresKnown", !"no".equals(draft.field(Sheet.FORM_KNOWN)));
     model.addAttribute("place", draft.field("place"));
     model.addAttribute("places", setup.places());
     boolean grid = draft.rows().size() <= SHOWN_ROWS;
@@ -258,8 +271,10 @@ class OpeningController {
   String keep(@PathVariable long id, HttpServletRequest request, Model model, Principal who) {
     SavedDraft saved = draft(id);
     if (saved.posted()) return "redirect:/papers/" + saved.paper();
-    drafts.save(id, typed(saved.draft(), request), who.getName());
-    show(draft(id), who.getName(), model);
+    if (drafts
+        .save(id, typed(saved.draft(), request), Windows.seen(request), who.getName())
+        .isEmpty()) model.addAttribute("stale", STALE);
+    show(draft(id), request, who.getName(), model);
     return request.getHeader("HX-Request") != null ? "opening/stock :: proof" : "opening/stock";
   }
 
@@ -273,6 +288,11 @@ class OpeningController {
     }
     fields.put("columns", String.join(",", columns));
     if (request.getParameter("place") != null) fields.put("place", request.getParameter("place"));
+    String figures = request.getParameter("figures");
+    if (figures != null && !figures.equals(draft.field(Draft.FIGURES))) {
+      fields.put(Draft.FIGURES, Form.of(figures).name());
+      fields.put(Sheet.FORM_KNOWN, "yes");
+    }
     fields.put("questions", "seen".equals(request.getParameter("questions")) ? "seen" : "");
     if (request.getParameter("grid") == null) return new Draft(draft.kind(), fields, draft.rows());
     Map<Integer, Map<String, String>> rows = new java.util.TreeMap<>();
@@ -306,13 +326,21 @@ class OpeningController {
       Principal who,
       RedirectAttributes after) {
     SavedDraft saved = draft(id);
-    if (!saved.posted()) drafts.save(id, typed(saved.draft(), request), who.getName());
+    Draft typed = typed(saved.draft(), request);
+    Optional<SavedDraft> kept = drafts.save(id, typed, Windows.seen(request), who.getName());
+    if (kept.isEmpty()) {
+      boolean alike = saved.posted() && saved.draft().equals(typed);
+      after.addFlashAttribute(alike ? "told" : "wrong", alike ? "Opening stock is in." : STALE);
+      return alike ? "redirect:/opening" : "redirect:/opening/stock/" + id;
+    }
     try {
-      posting.post(id, who.getName());
+      SavedDraft.Seen seen =
+          new SavedDraft.Seen(kept.get().revision(), Windows.seen(request).window());
+      posting.post(id, seen, who.getName());
       after.addFlashAttribute("told", "Opening stock is in.");
       return "redirect:/opening";
     } catch (Refused refused) {
-      show(draft(id), who.getName(), model);
+      show(draft(id), request, who.getName(), model);
       return "opening/stock";
     }
   }

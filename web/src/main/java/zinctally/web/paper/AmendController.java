@@ -1,8 +1,8 @@
 package zinctally.web.paper;
 
 import java.security.Principal;
+import java.time.Clock;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.core.papers.Days;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.proof.Proof;
 import zinctally.store.book.BookStore;
@@ -25,6 +26,7 @@ import zinctally.store.paper.PostedPaper;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;
+import zinctally.web.sell.CounterDesk;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 
@@ -40,6 +42,8 @@ class AmendController {
   private final LaterPapers laters;
   private final Catalogues catalogues;
   private final BookStore books;
+  private final CounterDesk desk;
+  private final Clock clock;
 
   AmendController(
       PaperStore papers,
@@ -49,7 +53,11 @@ class AmendController {
       ProofPage proofs,
       LaterPapers laters,
       Catalogues catalogues,
-      BookStore books) {
+      BookStore books,
+      CounterDesk desk,
+      Clock clock) {
+    this.clock = clock;
+    this.desk = desk;
     this.papers = papers;
     this.texts = texts;
     this.drafts = drafts;
@@ -108,13 +116,8 @@ class AmendController {
     return paper.date().isBefore(open) ? open : paper.date();
   }
 
-  private static Optional<LocalDate> day(String typed, LocalDate usual) {
-    if (typed.isBlank()) return Optional.of(usual);
-    try {
-      return Optional.of(LocalDate.parse(typed.strip()));
-    } catch (DateTimeParseException notADate) {
-      return Optional.empty();
-    }
+  private Optional<LocalDate> day(String typed, LocalDate usual) {
+    return typed.isBlank() ? Optional.of(usual) : Days.read(typed, LocalDate.now(clock), usual);
   }
 
   @PostMapping("/papers/{id}/void")
@@ -136,7 +139,7 @@ class AmendController {
       model.addAttribute("refused", refused.faults());
       return askVoid(id, on, why, model, who);
     }
-    after.addFlashAttribute("told", paper.number() + " is void.");
+    after.addFlashAttribute("told", paper.number() + " is void." + desk.voided(id));
     return "redirect:/papers/" + id;
   }
 

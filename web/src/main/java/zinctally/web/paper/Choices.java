@@ -8,16 +8,19 @@ import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.posting.Posting;
+import zinctally.store.sell.TillStore;
 import zinctally.store.setup.SetupStore;
 
 /** What a choice on a paper offers, and what a new paper starts with. */
 @Component
 public class Choices {
   private final SetupStore setup;
+  private final TillStore tills;
   private final BookStore books;
   private final Posting posting;
 
-  Choices(SetupStore setup, BookStore books, Posting posting) {
+  Choices(SetupStore setup, BookStore books, Posting posting, TillStore tills) {
+    this.tills = tills;
     this.setup = setup;
     this.books = books;
     this.posting = posting;
@@ -49,6 +52,10 @@ public class Choices {
     back.put("", "no, credit");
     setup.moneyAccounts().forEach(m -> back.put(m, "from " + m));
     lists.put("money-back", back);
+    Map<String, String> through = new LinkedHashMap<>();
+    through.put("", "the till that is open");
+    tills.openPlaces().forEach(place -> through.put(place, "till at " + place));
+    lists.put("tills", through);
     Map<String, String> rests = new LinkedHashMap<>();
     rests.put("", "stays owed");
     rests.put("off", "is written off");

@@ -4,49 +4,60 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
+import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;
+import zinctally.web.prove.Checks;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Say;
 
 /** Writing a paper: begin, keep as typed, prove, post. */
 @Controller
 public class DraftController {
-  private static final Pattern CELL = Pattern.compile("rows\\[(\\d{1,4})]\\.(\\w{1,20})");
   private static final int SPARE_ROWS = 6;
+
   private final DraftStore drafts;
+  private final TypedDraft sent;
   private final Posting posting;
   private final ProofPage proofs;
   private final Choices choices;
   private final CounterBeside counter;
+  private final Say say;
+  private final Checks checks;
 
   DraftController(
       DraftStore drafts,
+      TypedDraft sent,
       Posting posting,
       ProofPage proofs,
       Choices choices,
-      CounterBeside counter) {
+      CounterBeside counter,
+      Say say,
+      Checks checks) {
+    this.checks = checks;
+    this.say = say;
     this.counter = counter;
     this.drafts = drafts;
+    this.sent = sent;
     this.posting = posting;
     this.proofs = proofs;
     this.choices = choices;
@@ -57,7 +68,7 @@ public class DraftController {
     PaperKind kind = kind(slug);
     allow(who, kind);
     Map<String, String> fields = new HashMap<>(choices.defaults(kind));
-    Draft given = typed(request, kind);
+    Draft given = sent.read(request, kind);
     fields.putAll(given.fields());
     long id = drafts.begin(new Draft(kind, fields, given.rows()), who.getName());
     return "redirect:/drafts/" + id;
@@ -75,21 +86,39 @@ public class DraftController {
     if (!May.write(who, kind)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
   }
 
+  private SavedDraft writable(long id, Principal who) {
+    SavedDraft saved = draft(id);
+    if (!May.write(who, saved)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    return saved;
+  }
+
   private SavedDraft draft(long id) {
-    return drafts.find(id).orElseThrow(() -> new NotThere("draft " + id));
+    SavedDraft saved = drafts.find(id).orElseThrow(() -> new NotThere("draft " + id));
+    Figures.use(saved.draft().form());
+    return saved;
   }
 
   @GetMapping("/drafts/{id}")
-  String edit(@PathVariable long id, Model model, Principal who) {
+  String edit(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "0") int at,
+      HttpServletRequest request,
+      Model model,
+      Principal who) {
     SavedDraft saved = draft(id);
     if (saved.posted()) return "redirect:/papers/" + saved.paper();
     PaperKind kind = saved.draft().kind();
     if (kind == PaperKind.OPENING_STOCK) return "redirect:/opening/stock/" + id;
-    model.addAttribute("mayPost", May.write(who, kind));
+    model.addAttribute("mayPost", May.write(who, saved));
+    model.addAttribute(
+        "mayShare", May.setUp(who) && kind.side().equals(Optional.of(Party.Kind.CUSTOMER)));
+    model.addAttribute("window", Windows.of(request));
     model.addAttribute("saved", saved);
     model.addAttribute("form", PaperForm.of(kind));
     model.addAttribute("choices", choices.lists());
-    model.addAttribute("rows", rows(saved.draft()));
+    Part part = Part.with(saved.draft(), at);
+    model.addAttribute("part", part);
+    model.addAttribute("rows", rows(saved.draft(), part));
     if (kind == PaperKind.COUNTER_SALE && saved.amends() == 0)
       counter.show(saved, who.getName(), model);
     proofs.show(saved, saved.draft(), who.getName(), model);
@@ -97,8 +126,9 @@ public class DraftController {
   }
 
   /** What is typed, and some empty rows to go on in. */
-  private static List<Map<String, String>> rows(Draft draft) {
-    List<Map<String, String>> rows = new ArrayList<>(draft.typedRows());
+  private static List<Map<String, String>> rows(Draft draft, Part part) {
+    List<Map<String, String>> rows = new ArrayList<>(part.rows(draft));
+    if (part.to() != Part.END) return rows;
     for (int i = 0; i < SPARE_ROWS || rows.size() < 8; i++) rows.add(Map.of());
     return rows;
   }
@@ -106,59 +136,108 @@ public class DraftController {
   /** Keeps what is typed and answers with the proof of it. */
   @PostMapping("/drafts/{id}/save")
   String save(@PathVariable long id, HttpServletRequest request, Model model, Principal who) {
-    SavedDraft saved = draft(id);
-    PaperKind kind = saved.draft().kind();
+    Optional<SavedDraft> there = drafts.find(id);
+    there.ifPresent(saved -> Figures.use(saved.draft().form()));
+    PaperKind kind =
+        there.map(d -> d.draft().kind()).orElseGet(() -> kind(request.getParameter("_kind")));
     allow(who, kind);
-    Draft draft = typed(request, kind);
-    Optional<SavedDraft> kept = drafts.save(id, draft, who.getName());
-    model.addAttribute("kept", kept.isPresent());
-    model.addAttribute("saved", kept.orElseGet(() -> draft(id)));
-    proofs.show(saved, draft, who.getName(), model);
+    if (there.isPresent()) writable(id, who);
+    Draft draft = there.map(d -> sent.read(request, d)).orElseGet(() -> sent.read(request, kind));
+    Optional<SavedDraft> kept = drafts.save(id, draft, Windows.seen(request), who.getName());
+    if (kept.isEmpty()) {
+      model.addAttribute("stale", stale(id, draft));
+      model.addAttribute("draftId", id);
+      model.addAttribute("slug", kind.slug());
+      return "paper/stale :: proof";
+    }
+    model.addAttribute("saved", kept.get());
+    model.addAttribute("part", Part.sent(request).of(there.get().draft(), draft));
+    proofs.show(kept.get(), draft, who.getName(), model);
     return "paper/proof :: proof";
   }
 
+  private Stale stale(long id, Draft typed) {
+    Optional<SavedDraft> now = drafts.find(id);
+    return Stale.of(now, now.map(d -> say.clock(d.savedAt())).orElse(""), typed);
+  }
+
   @PostMapping("/drafts/{id}/post")
-  String post(@PathVariable long id, HttpServletRequest request, Model model, Principal who) {
-    SavedDraft saved = draft(id);
-    if (saved.posted()) return "redirect:/papers/" + saved.paper();
-    allow(who, saved.draft().kind());
-    drafts.save(id, typed(request, saved.draft().kind()), who.getName());
+  String post(
+      @PathVariable long id,
+      HttpServletRequest request,
+      Model model,
+      Principal who,
+      RedirectAttributes after) {
+    SavedDraft saved = writable(id, who);
+    Draft typed = sent.read(request, saved);
+    Optional<SavedDraft> kept = drafts.save(id, typed, Windows.seen(request), who.getName());
+    if (kept.isEmpty()) return apart(id, typed, who, after);
     try {
-      return "redirect:/papers/" + posting.post(id, who.getName()) + "?posted";
+      SavedDraft.Seen seen =
+          new SavedDraft.Seen(kept.get().revision(), Windows.seen(request).window());
+      long paper = posting.post(id, seen, who.getName());
+      if (saved.draft().kind() == PaperKind.RECOSTING) checks.soon("recosting");
+      return "redirect:/papers/" + paper + "?posted";
     } catch (Refused refused) {
       model.addAttribute("refused", refused.faults());
-      return edit(id, model, who);
+      return edit(id, firstLine(refused), request, model, who);
     }
   }
 
-  @PostMapping("/drafts/{id}/discard")
-  String discard(@PathVariable long id, Principal who, RedirectAttributes after) {
-    allow(who, draft(id).draft().kind());
-    drafts.discard(id);
-    after.addFlashAttribute("told", "The draft is thrown away.");
-    return "redirect:/";
+  /** The line, from zero, of the first fault that is on a line. */
+  private static int firstLine(Refused refused) {
+    return refused.faults().stream().mapToInt(Fault::row).filter(r -> r >= 0).findFirst().orElse(0);
   }
 
-  /** Fields and rows as the form sends them. */
-  public static Draft typed(HttpServletRequest request, PaperKind kind) {
-    Map<String, String> fields = new LinkedHashMap<>();
-    TreeMap<Integer, Map<String, String>> rows = new TreeMap<>();
-    request
-        .getParameterMap()
-        .forEach(
-            (name, values) -> {
-              Matcher cell = CELL.matcher(name);
-              if (cell.matches()) {
-                if (!values[0].isBlank())
-                  rows.computeIfAbsent(Integer.valueOf(cell.group(1)), k -> new HashMap<>())
-                      .put(cell.group(2), values[0]);
-              } else if (!name.startsWith("_") && name.length() <= 30) {
-                fields.put(name, values[0]);
-              }
-            });
-    List<Map<String, String>> all = new ArrayList<>();
-    if (!rows.isEmpty())
-      for (int i = 0; i <= rows.lastKey(); i++) all.add(rows.getOrDefault(i, Map.of()));
-    return new Draft(kind, fields, all);
+  /** Keeps what is typed, and goes on among the lines around another. */
+  @PostMapping("/drafts/{id}/lines/{at:\\d{1,5}}")
+  String lines(
+      @PathVariable long id,
+      @PathVariable int at,
+      HttpServletRequest request,
+      Principal who,
+      RedirectAttributes after) {
+    Draft typed = sent.read(request, writable(id, who));
+    if (drafts.save(id, typed, Windows.seen(request), who.getName()).isEmpty())
+      return apart(id, typed, who, after);
+    return "redirect:/drafts/" + id + "?at=" + at;
+  }
+
+  /** What stands in a window whose draft another has changed: a draft of its own. */
+  @PostMapping("/drafts/{id}/apart")
+  String apart(
+      @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {
+    return apart(id, sent.read(request, draft(id)), who, after);
+  }
+
+  private String apart(long id, Draft typed, Principal who, RedirectAttributes after) {
+    SavedDraft there = writable(id, who);
+    Stale stale = stale(id, typed);
+    if (there.posted() && stale.alike()) return "redirect:/papers/" + there.paper() + "?posted";
+    after.addFlashAttribute(
+        "told",
+        stale.happened() + "; what stands here is a draft of its own now, and nothing is posted.");
+    return "redirect:/drafts/"
+        + drafts.begin(typed, there.amends(), there.amendsVersion(), who.getName());
+  }
+
+  /** Lets those at the counter write in a draft, or no longer. */
+  @PostMapping("/drafts/{id}/share")
+  String share(@PathVariable long id, Principal who) {
+    SavedDraft saved = writable(id, who);
+    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    drafts.share(id, !saved.shared());
+    return "redirect:/drafts/" + id;
+  }
+
+  @PostMapping("/drafts/{id}/discard")
+  String discard(
+      @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {
+    SavedDraft saved = writable(id, who);
+    boolean sale = saved.draft().kind() == PaperKind.COUNTER_SALE && saved.amends() == 0;
+    if (drafts.discard(id, Windows.seen(request)))
+      after.addFlashAttribute("told", "The draft is thrown away.");
+    else after.addFlashAttribute("wrong", "It stays: it was changed or posted in another window.");
+    return sale ? "redirect:/counter" : "redirect:/";
   }
 }

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Coin;
+import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Awaited;
 import zinctally.core.papers.Awaits;
@@ -28,7 +29,6 @@ import zinctally.core.papers.Party;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
 import zinctally.store.buy.OfferStore;
-import zinctally.store.goods.ItemStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PostedPaper;
@@ -45,8 +45,8 @@ class GoOnController {
   private final OpenBeside open;
   private final Catalogues catalogues;
   private final Choices choices;
-  private final ItemStore items;
   private final TillStore tills;
+  private final TypedDraft sent;
 
   GoOnController(
       DraftStore drafts,
@@ -54,14 +54,14 @@ class GoOnController {
       OpenBeside open,
       Catalogues catalogues,
       Choices choices,
-      ItemStore items,
-      TillStore tills) {
+      TillStore tills,
+      TypedDraft sent) {
+    this.sent = sent;
     this.drafts = drafts;
     this.papers = papers;
     this.open = open;
     this.catalogues = catalogues;
     this.choices = choices;
-    this.items = items;
     this.tills = tills;
   }
 
@@ -71,11 +71,13 @@ class GoOnController {
       @PathVariable long id,
       @PathVariable String paper,
       HttpServletRequest request,
-      Principal who) {
+      Principal who,
+      RedirectAttributes after) {
     SavedDraft saved = drafts.find(id).orElseThrow(() -> new NotThere("draft " + id));
     PaperKind kind = saved.draft().kind();
-    if (!May.write(who, kind)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
-    Draft typed = DraftController.typed(request, kind);
+    Figures.use(saved.draft().form());
+    if (!May.write(who, saved)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    Draft typed = sent.read(request, saved);
     BookCatalogue book = catalogues.amending(saved.amends());
     List<Map<String, String>> rows = new ArrayList<>(typed.typedRows());
     int first = rows.size();
@@ -84,8 +86,20 @@ class GoOnController {
         rows.addAll(rows(typed, offer.number(), book));
     if (paper.equals("usual"))
       open.usualAccount(typed, book).ifPresent(a -> rows.add(Map.of("item", a.code())));
-    drafts.save(id, new Draft(kind, typed.fields(), rows), who.getName());
-    return "redirect:/drafts/" + id + "?at=" + first;
+    Draft taken = new Draft(kind, typed.fields(), rows);
+    long into =
+        drafts
+            .save(id, taken, Windows.seen(request), who.getName())
+            .map(SavedDraft::id)
+            .orElseGet(() -> apart(taken, saved, who, after));
+    return "redirect:/drafts/" + into + "?at=" + first;
+  }
+
+  private long apart(Draft taken, SavedDraft there, Principal who, RedirectAttributes after) {
+    after.addFlashAttribute(
+        "told",
+        "This draft was changed in another window meanwhile; what stood here is a draft of its own.");
+    return drafts.begin(taken, there.amends(), there.amendsVersion(), who.getName());
   }
 
   /** Begins a paper that goes on from a posted one. */
@@ -142,7 +156,8 @@ class GoOnController {
     long sum = 0;
     for (PostedPaper.Due due : paper.dues()) {
       if (due.open() == 0) continue;
-      rows.add(Map.of("paper", due.number(), "amount", coin.plain(Math.abs(due.open()))));
+      String name = paper.dues().size() == 1 ? paper.number() : due.number();
+      rows.add(Map.of("paper", name, "amount", coin.plain(Math.abs(due.open()))));
       sum += Math.abs(due.open());
     }
     fields.put("amount", coin.plain(sum));
@@ -158,20 +173,20 @@ class GoOnController {
         book.awaited(number).stream()
             .filter(line -> Awaits.broughtBy(kind).contains(line.what()))
             .toList();
-    Picked picked = new Picked(items, book, into.field("place"));
+    Picked picked = new Picked(book, into.field("place"));
     List<Map<String, String>> rows = new ArrayList<>();
     for (Awaited line : awaited) {
       if (!line.number().equalsIgnoreCase(number)) continue;
       long open = line.openQuantity() - moved(awaited, line);
       Map<String, String> row = new HashMap<>();
       if (kind == PaperKind.DELIVERY) {
-        open = picked.take(line.item(), open);
+        open = picked.take(line.item(), open, line.order().paper());
         row.put("numbers", picked.lots(line.item(), open));
       }
       if (open <= 0) continue;
       row.put("of", number);
       row.put("item", line.item().code());
-      row.put("quantity", line.item().units().say(new Quantity(open)));
+      row.put("quantity", line.item().units().typed(new Quantity(open)));
       if (kind == PaperKind.BILL || kind == PaperKind.INVOICE) {
         row.put("price", price(line, row.get("quantity"), withTax, book.rules().coin()));
         if (line.rate() != null) row.put("tax", line.rate().code());
@@ -211,7 +226,7 @@ class GoOnController {
             .multiply(BigDecimal.valueOf(size.micros()))
             .divide(BigDecimal.valueOf(micros), 6, RoundingMode.HALF_UP)
             .stripTrailingZeros();
-    return (each.scale() < coin.digits() ? each.setScale(coin.digits()) : each).toPlainString();
+    return Figures.plain(each.scale() < coin.digits() ? each.setScale(coin.digits()) : each);
   }
 
   /** A posted paper by its number, as sentences name it. */

@@ -1,7 +1,10 @@
 package zinctally.web.paper;
 
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import zinctally.core.ledger.Account;
 import zinctally.core.papers.Draft;
@@ -28,10 +31,12 @@ class OpenBeside {
   /**
    * Something open with the party of a payment.
    *
+   * @param theirs their number, when it is another; else empty
    * @param plain what is open, as a cell wants it
    * @param credit whether it takes off what is to be paid
    */
-  record OpenShown(String number, String due, String plain, String amount, boolean credit) {}
+  record OpenShown(
+      String number, String theirs, String due, String plain, String amount, boolean credit) {}
 
   private static Optional<Party> party(Draft draft, BookCatalogue book) {
     return draft.kind().side().flatMap(side -> book.party(side, draft.party()));
@@ -39,7 +44,17 @@ class OpenBeside {
 
   /** Orders, receipts, bills and returns that wait for a paper of this kind. */
   List<OfferStore.Offer> offers(Draft draft, BookCatalogue book) {
-    return party(draft, book).map(p -> offers.offers(draft.kind(), p.id())).orElse(List.of());
+    Set<String> taken = new HashSet<>();
+    for (Map<String, String> row : draft.rows()) {
+      taken.add(row.getOrDefault("of", "").strip());
+      taken.add(row.getOrDefault("paper", "").strip());
+    }
+    return party(draft, book)
+        .map(p -> offers.offers(draft.kind(), p.id()))
+        .orElse(List.of())
+        .stream()
+        .filter(offer -> !taken.contains(offer.number()))
+        .toList();
   }
 
   /** The account a supplier's bills usually go to, while nothing else is typed. */
@@ -60,7 +75,8 @@ class OpenBeside {
         .map(
             o ->
                 new OpenShown(
-                    o.number(),
+                    o.name(),
+                    o.number().equals(o.name()) ? "" : o.number(),
                     o.due().toString(),
                     say.plain(Math.abs(o.open())),
                     say.money(Math.abs(o.open())),

@@ -112,6 +112,9 @@ class PaperController {
     if (paper.kind().sells()) model.addAttribute("earned", papers.earned(id));
     model.addAttribute("handed", PaperPdf.HANDED.contains(paper.kind()));
     model.addAttribute("followers", orders.followers(id));
+    model.addAttribute("settles", papers.settles(id));
+    model.addAttribute("settledBy", papers.settledBy(id));
+    model.addAttribute("paid", pays(paper) ? paper.total() : null);
     boolean brought = paper.kind() == PaperKind.RECEIPT || paper.kind() == PaperKind.BILL;
     model.addAttribute("waitedFor", brought && !paper.isVoid() ? orders.waitingFor(id) : List.of());
     model.addAttribute("goesOn", paper.isVoid() ? List.of() : goesOn(paper, awaits, who));
@@ -234,7 +237,8 @@ class PaperController {
       throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     return "redirect:/drafts/"
         + drafts.begin(
-            texts.read(id, paper.version(), paper.kind()).without(List.of(Draft.AGREED)),
+            TypedDraft.asItStood(texts.read(id, paper.version(), paper.kind()))
+                .without(List.of(Draft.AGREED)),
             who.getName());
   }
 
@@ -273,6 +277,10 @@ class PaperController {
         .body(ubl.of(paper));
   }
 
+  private static boolean pays(PostedPaper paper) {
+    return paper.kind() == PaperKind.SUPPLIER_PAYMENT || paper.kind() == PaperKind.CUSTOMER_PAYMENT;
+  }
+
   @GetMapping("/papers/{id}/pdf")
   ResponseEntity<byte[]> pdf(@PathVariable long id) throws IOException {
     PostedPaper paper = paper(id);
@@ -282,6 +290,6 @@ class PaperController {
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
         .header("Content-Disposition", "inline; filename=\"" + paper.number() + ".pdf\"")
-        .body(pdfs.handed(paper));
+        .body(pays(paper) ? pdfs.payment(paper, papers.settles(id)) : pdfs.handed(paper));
   }
 }

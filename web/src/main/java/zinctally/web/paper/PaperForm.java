@@ -3,10 +3,12 @@ package zinctally.web.paper;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 
 /**
@@ -167,7 +169,7 @@ public record PaperForm(
               List.of(
                   text("item", "Item", "item"),
                   figure("quantity", "Quantity").below("free", "free here"),
-                  figure("price", "Price each"),
+                  figure("price", "Price each").below("list", "listed"),
                   figure("discount", "Off %"),
                   figure("at", "or at"),
                   text("tax", "Tax", "tax"),
@@ -202,7 +204,7 @@ public record PaperForm(
                   text("of", "Delivery or order", "sent").below("awaited", "to invoice"),
                   text("item", "Item or account", "item"),
                   figure("quantity", "Quantity").below("free", "here"),
-                  figure("price", "Price each"),
+                  figure("price", "Price each").below("list", "listed"),
                   figure("discount", "Off %"),
                   figure("at", "or at"),
                   text("tax", "Tax", "tax"),
@@ -217,10 +219,11 @@ public record PaperForm(
               List.of(
                   text("item", "Scan, code or letters", "item"),
                   figure("quantity", "Quantity").below("free", "here"),
-                  figure("price", "Price each"),
+                  figure("price", "Price each").below("list", "listed"),
                   figure("discount", "Off %"),
                   figure("at", "or at"),
                   text("tax", "Tax", "tax"),
+                  text("place", "From", "place"),
                   shown("amount", "Amount")),
               List.of(
                   field("cash", "Cash given"),
@@ -307,9 +310,14 @@ public record PaperForm(
           payment(PaperKind.SUPPLIER_PAYMENT, "supplier", "Supplier", "Out of", "Bill"),
           payment(PaperKind.CUSTOMER_PAYMENT, "customer", "Customer", "Into", "Invoice"),
           new PaperForm(
+              PaperKind.RECOSTING,
+              List.of(date("date", "Date"), field("why", "Why")),
+              List.of(text("item", "Item", "item"))),
+          new PaperForm(
               PaperKind.JOURNAL,
               List.of(
                   date("date", "Date"),
+                  choice("till", "Through", "tills"),
                   field("override", "Why a control account is touched, if one is")),
               List.of(
                   text("account", "Account", "account"),
@@ -360,6 +368,7 @@ public record PaperForm(
                 shown("amount", "Credit")));
     if (kind == PaperKind.CUSTOMER_RETURN) {
       fields.add(choice("back", "Money back", "money-back"));
+      fields.add(choice("till", "Through", "tills"));
       columns.add(4, text("goods", "Goods go to", "goes"));
     }
     return new PaperForm(kind, fields, columns);
@@ -373,6 +382,7 @@ public record PaperForm(
                 suggest(party, label, party),
                 date("date", "Date"),
                 choice("money", money, "money"),
+                choice("till", "Through", "tills"),
                 field("amount", "Money paid"),
                 field("reference", "Reference")));
     if (kind == PaperKind.CUSTOMER_PAYMENT) fields.add(choice("rest", "A small rest", "rests"));
@@ -380,6 +390,19 @@ public record PaperForm(
         kind,
         fields,
         List.of(text("paper", paper + " or credit", "open"), figure("amount", "Settles")));
+  }
+
+  /**
+   * Where a cell is, for people: {@code Line 4, price}. What a line goes on from is called as its
+   * column is.
+   */
+  public String where(String cell) {
+    String where = new Fault(cell, "").where();
+    return columns.stream()
+        .filter(c -> c.name().equals("of") && cell.endsWith(".of"))
+        .findFirst()
+        .map(c -> where.replaceFirst("of$", c.label().toLowerCase(Locale.ROOT)))
+        .orElse(where);
   }
 
   /** The form of a kind; opening stock has a screen of its own. */

@@ -1,24 +1,31 @@
 package zinctally.web.paper;
 
 import java.io.IOException;
+import java.math.BigDecimal;
+import java.text.Bidi;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.Collections;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
+import zinctally.core.number.Coin;
+import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.OrderStore;
 import zinctally.store.buy.SupplierStore;
 import zinctally.store.goods.LotStore;
+import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.sell.CustomerStore;
@@ -44,12 +51,15 @@ public class PaperPdf {
           PaperKind.SALES_ORDER,
           PaperKind.PURCHASE_ORDER,
           PaperKind.DELIVERY,
-          PaperKind.CUSTOMER_RETURN);
+          PaperKind.CUSTOMER_RETURN,
+          PaperKind.CUSTOMER_PAYMENT,
+          PaperKind.SUPPLIER_PAYMENT);
   private final PdfPages pages;
   private final BookStore books;
   private final LookStore looks;
   private final OrderStore orders;
   private final PaperText texts;
+  private final PaperStore papers;
   private final SupplierStore suppliers;
   private final CustomerStore customers;
   private final Say say;
@@ -60,6 +70,7 @@ public class PaperPdf {
       LookStore looks,
       OrderStore orders,
       PaperText texts,
+      PaperStore papers,
       SupplierStore suppliers,
       CustomerStore customers,
       Say say) {
@@ -68,6 +79,7 @@ public class PaperPdf {
     this.looks = looks;
     this.orders = orders;
     this.texts = texts;
+    this.papers = papers;
     this.suppliers = suppliers;
     this.customers = customers;
     this.say = say;
@@ -86,9 +98,13 @@ public class PaperPdf {
         buying ? Optional.empty() : customers.card(paper.party());
     String language = customer.map(CustomerStore.Card::language).orElse("en");
     Context context = context(look, language, paper.number());
+    Map<String, String> w = PaperWords.in(language);
     context.setVariable("paper", paper);
     context.setVariable("buying", buying);
+    context.setVariable("in", new InWords(w));
     context.setVariable("priced", PRICED.contains(paper.kind()));
+    boolean withTax = text.field("prices").equals("included");
+    context.setVariable("withTax", withTax);
     context.setVariable("valued", paper.kind() != PaperKind.DELIVERY);
     context.setVariable("notes", text.field("notes"));
     context.setVariable("codes", buying ? suppliers.codes(paper.party()) : Map.of());
@@ -96,7 +112,6 @@ public class PaperPdf {
         buying
             ? suppliers.card(paper.party()).map(SupplierStore.Card::address).orElse("")
             : customer.map(CustomerStore.Card::address).orElse("");
-    Map<String, String> w = PaperWords.in(language);
     List<Fact> facts = new ArrayList<>();
     facts.add(new Fact(w.get("to"), named(paper.partyName(), address)));
     List<String> brought =
@@ -114,7 +129,11 @@ public class PaperPdf {
     if (!paper.reference().isEmpty())
       facts.add(new Fact(w.get("reference"), List.of(paper.reference())));
     if (!text.field("off").isEmpty()) facts.add(new Fact(w.get("off"), List.of(text.field("off"))));
+    facts.addAll(goesOnFrom(paper, w));
     context.setVariable("facts", inReadingOrder(w, facts));
+    context.setVariable("taxes", taxes(paper, w));
+    context.setVariable("toPay", toPay(paper, w));
+    context.setVariable("paid", paid(paper, text, w));
     List<Column> columns = new ArrayList<>();
     if (look.shows("code"))
       columns.add(new Column("code", w.get(buying ? "theirs" : "code"), false));
@@ -124,9 +143,154 @@ public class PaperPdf {
     if (PRICED.contains(paper.kind()) && look.shows("tax"))
       columns.add(new Column("tax", w.get("tax"), false));
     if (paper.kind() != PaperKind.DELIVERY)
-      columns.add(new Column("amount", books.book().coin().code(), true));
+      columns.add(
+          new Column(
+              "amount",
+              books.book().coin().code() + (withTax ? ", " + w.get("with.tax") : ""),
+              true));
     context.setVariable("columns", inReadingOrder(w, columns));
     return pages.of("paper/handed", context);
+  }
+
+  /** The order, delivery note or invoice that a paper goes on from, each under its name. */
+  private List<Fact> goesOnFrom(PostedPaper paper, Map<String, String> w) {
+    Map<String, List<String>> earlier = new LinkedHashMap<>();
+    papers
+        .goesOnFrom(paper.id())
+        .forEach(
+            e ->
+                Optional.ofNullable(w.get("of." + e.kind().name()))
+                    .ifPresent(
+                        label ->
+                            earlier
+                                .computeIfAbsent(label, l -> new ArrayList<>())
+                                .add(e.number() + ", " + e.date())));
+    return earlier.entrySet().stream()
+        .map(e -> new Fact(e.getKey(), e.getValue().stream().limit(6).toList()))
+        .toList();
+  }
+
+  /** Quantities and units in the paper's language. */
+  public record InWords(Map<String, String> words) {
+    public String quantity(PostedPaper.Line line) {
+      return PaperWords.quantity(words, line.quantity(), line.measure().rec20());
+    }
+
+    public String unit(PostedPaper.Line line) {
+      return PaperWords.unit(words, line.unit());
+    }
+  }
+
+  /** A payment as its payer or payee is told of it: what it settles, and what is left over. */
+  byte[] payment(PostedPaper paper, List<PaperStore.Settled> settles) throws IOException {
+    boolean received = paper.kind() == PaperKind.CUSTOMER_PAYMENT;
+    Optional<CustomerStore.Card> customer =
+        received ? customers.card(paper.party()) : Optional.empty();
+    String address =
+        received
+            ? customer.map(CustomerStore.Card::address).orElse("")
+            : suppliers.card(paper.party()).map(SupplierStore.Card::address).orElse("");
+    String language = customer.map(CustomerStore.Card::language).orElse("en");
+    Context context = context(looks.look(), language, paper.number());
+    Map<String, String> w = PaperWords.in(language);
+    context.setVariable("heading", w.get(paper.kind().name()) + " " + paper.number());
+    context.setVariable("words", looks.look().words(paper.kind().name()));
+    List<Fact> facts = new ArrayList<>();
+    facts.add(new Fact(w.get("to"), named(paper.partyName(), address)));
+    facts.add(new Fact(w.get("date"), List.of(paper.date().toString())));
+    if (!paper.reference().isEmpty())
+      facts.add(new Fact(w.get("reference"), List.of(paper.reference())));
+    context.setVariable("facts", inReadingOrder(w, facts));
+    context.setVariable(
+        "columns",
+        inReadingOrder(
+            w,
+            List.of(
+                new Column("paper", w.get("paid"), false),
+                new Column("date", w.get("date"), false),
+                new Column("amount", w.get("amount") + ", " + books.book().coin().code(), true))));
+    List<Map<String, String>> rows = new ArrayList<>();
+    long left = paper.total();
+    for (PaperStore.Settled settled : settles) {
+      left -= settled.amount();
+      String theirs = settled.named().isEmpty() ? "" : ", " + settled.named();
+      rows.add(paid(settled.number() + theirs, settled.dated().toString(), settled.amount()));
+    }
+    if (left != 0) rows.add(paid(w.get("ahead"), "", left));
+    rows.add(paid(w.get("total"), "", paper.total()));
+    context.setVariable("rows", rows);
+    return pages.of("paper/account", context);
+  }
+
+  private Map<String, String> paid(String paper, String date, long amount) {
+    return Map.of("paper", paper, "date", date, "amount", say.money(amount));
+  }
+
+  /** One way in which something was paid, or will be. */
+  public record Paid(String words, String amount) {}
+
+  /** Tax of one rate. */
+  public record TaxSum(String words, String amount) {}
+
+  /** Tax by rate: what it is on, and how much; empty where no line bears any. */
+  private List<TaxSum> taxes(PostedPaper paper, Map<String, String> w) {
+    Map<String, long[]> sums = new TreeMap<>();
+    for (PostedPaper.Line line : paper.lines())
+      if (line.taxCode() != null && !line.taxCode().isEmpty()) {
+        String rate = w.get("tax") + " " + say.percent(line.taxPercent().stripTrailingZeros());
+        long[] sum = sums.computeIfAbsent(rate, r -> new long[2]);
+        sum[0] += line.net();
+        sum[1] += line.tax();
+      }
+    return sums.entrySet().stream()
+        .map(
+            s ->
+                new TaxSum(
+                    s.getKey() + " " + w.get("on") + " " + say.money(s.getValue()[0]),
+                    say.money(s.getValue()[1])))
+        .toList();
+  }
+
+  /** How a counter sale was paid: each tender, what is due later, what came back of the cash. */
+  private List<Paid> paid(PostedPaper paper, Draft text, Map<String, String> w) {
+    List<Paid> paid = new ArrayList<>();
+    for (PostedPaper.Booking tender : paper.payments())
+      paid.add(
+          new Paid(
+              w.getOrDefault("tender." + tender.memo(), tender.memo()),
+              say.money(tender.amount())));
+    if (paper.kind() == PaperKind.COUNTER_SALE)
+      for (PostedPaper.Due due : paper.dues())
+        paid.add(new Paid(w.get("due") + " " + due.due(), say.money(due.amount())));
+    long change = change(paper, text, books.book().coin());
+    if (change > 0) paid.add(new Paid(w.get("change"), say.money(change)));
+    return paid;
+  }
+
+  /** What was handed back of the cash that a counter sale's text says was given, minor units. */
+  public static long change(PostedPaper sale, Draft text, Coin coin) {
+    Optional<BigDecimal> given = Figures.in(text.form(), () -> Figures.read(text.field("cash")));
+    if (given.isEmpty()) return 0;
+    long taken =
+        sale.payments().stream()
+            .filter(p -> p.memo().equals("cash"))
+            .mapToLong(PostedPaper.Booking::amount)
+            .sum();
+    return Math.max(0, coin.rounded(given.get()) - taken);
+  }
+
+  /** What is to be paid, by when and where to; null when nothing is. */
+  private String toPay(PostedPaper paper, Map<String, String> w) {
+    long open = paper.dues().stream().mapToLong(PostedPaper.Due::open).sum();
+    if (paper.kind() != PaperKind.INVOICE || open <= 0) return null;
+    String bank = books.book().bank();
+    return w.get("pay")
+        + " "
+        + books.book().coin().code()
+        + " "
+        + say.money(open)
+        + (paper.due() == null ? "" : ", " + w.get("by") + " " + paper.due())
+        + (bank.isEmpty() ? "" : ", " + w.get("payto") + " " + bank);
   }
 
   /** What a customer owed, was charged and paid. */
@@ -264,6 +428,7 @@ public class PaperPdf {
     context.setVariable("title", title);
     context.setVariable("look", look);
     context.setVariable("book", books.book());
+    context.setVariable("own", new OwnWords());
     context.setVariable("say", say);
     context.setVariable(
         "logo",
@@ -274,6 +439,16 @@ public class PaperPdf {
                     "data:" + l.type() + ";base64," + Base64.getEncoder().encodeToString(l.bytes()))
             .orElse(null));
     return context;
+  }
+
+  /** Words of the book's own, in whatever language its papers are. */
+  public record OwnWords() {
+    /** Where the words begin: from their first letter that is read in a direction. */
+    public String direction(String words) {
+      return new Bidi(words, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT).baseIsLeftToRight()
+          ? "ltr"
+          : "rtl";
+    }
   }
 
   private static List<String> lines(String address) {

@@ -1,10 +1,14 @@
 package zinctally.web.paper;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.ResourceBundle;
+import java.util.stream.Collectors;
+import zinctally.core.units.Unit;
 
 /** The words on papers that are handed over, by language. */
 public final class PaperWords {
@@ -32,6 +36,25 @@ public final class PaperWords {
     languages.put("de", "German");
     languages.put("he", "Hebrew");
     return languages;
+  }
+
+  /** A unit's sign in a language; the sign itself where the language has no word of its own. */
+  static String unit(Map<String, String> words, String sign) {
+    return words.getOrDefault("unit." + sign, sign);
+  }
+
+  /**
+   * A quantity in a language: the signs of its base unit and of that unit's part are words of it,
+   * what a pack is called is the book's own.
+   *
+   * @param rec20 the base unit's code
+   */
+  static String quantity(Map<String, String> words, String quantity, String rec20) {
+    Optional<Unit> base = Unit.read(rec20);
+    if (base.isEmpty()) return quantity;
+    return Arrays.stream(quantity.split(" "))
+        .map(w -> w.equals(base.get().sign()) || w.equals(base.get().part()) ? unit(words, w) : w)
+        .collect(Collectors.joining(" "));
   }
 
   /** Words by key; English for a language that is not known. */

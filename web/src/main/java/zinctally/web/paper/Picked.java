@@ -9,33 +9,30 @@ import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.store.book.BookCatalogue;
-import zinctally.store.goods.ItemStore;
 
 /** What of some goods is at a place, taken line by line. Quantities are millionths. */
 final class Picked {
   private static final int MOST = 50;
-  private final ItemStore items;
   private final BookCatalogue book;
   private final String place;
   private final Map<Long, Long> left = new HashMap<>();
   private final Map<Long, Long> ofLots = new HashMap<>();
 
-  Picked(ItemStore items, BookCatalogue book, String place) {
-    this.items = items;
+  Picked(BookCatalogue book, String place) {
     this.book = book;
     this.place = place;
   }
 
-  /** As much of what is wanted as is still there. */
-  long take(Item item, long wanted) {
-    long here =
-        left.computeIfAbsent(
-            item.id(),
-            id ->
-                items.free(List.of(id), place, false).stream()
-                    .mapToLong(ItemStore.Free::here)
-                    .sum());
-    long taken = Math.max(0, Math.min(wanted, here));
+  /**
+   * As much of what is wanted as is still there and not promised to an order written before.
+   *
+   * @param order the order it is for; zero for none
+   */
+  long take(Item item, long wanted, long order) {
+    long at = book.place(place).map(p -> p.id()).orElse(0L);
+    Catalogue.Promised promised = book.promised(item.id(), at, order);
+    long here = left.computeIfAbsent(item.id(), id -> book.here(id, at));
+    long taken = Math.max(0, Math.min(wanted, here - promised.micros()));
     left.put(item.id(), here - taken);
     return taken;
   }
@@ -53,7 +50,7 @@ final class Picked {
       words.add(
           part == wanted
               ? kept.lot().code()
-              : kept.lot().code() + ": " + item.units().say(new Quantity(part)));
+              : kept.lot().code() + ": " + item.units().typed(new Quantity(part)));
       ofLots.merge(kept.lot().id(), part, Long::sum);
       open -= part;
     }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -17,6 +18,7 @@ import zinctally.core.number.Quantity;
 import zinctally.core.papers.Charge;
 import zinctally.core.papers.CounterSale;
 import zinctally.core.papers.Draft;
+import zinctally.core.papers.Fault;
 import zinctally.core.papers.Instalments;
 import zinctally.core.papers.Order;
 import zinctally.core.papers.PaperKind;
@@ -26,6 +28,7 @@ import zinctally.core.papers.Tender;
 import zinctally.core.papers.Trade;
 import zinctally.core.papers.TradeLine;
 import zinctally.core.proof.Proof;
+import zinctally.store.OneMoment;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
 import zinctally.store.paper.PaperStore;
@@ -38,6 +41,7 @@ import zinctally.web.shell.Say;
 @Component
 class ProofPage {
   private static final int MOST = 12;
+  private static final int FAULTS = 40;
   private static final int ENTRIES = 3;
   private static final int LATER = 6;
   private final Posting posting;
@@ -48,6 +52,7 @@ class ProofPage {
   private final PaperText texts;
   private final LaterPapers laters;
   private final Say say;
+  private final OneMoment moment;
 
   ProofPage(
       Posting posting,
@@ -57,7 +62,8 @@ class ProofPage {
       PaperStore papers,
       PaperText texts,
       LaterPapers laters,
-      Say say) {
+      Say say,
+      OneMoment moment) {
     this.posting = posting;
     this.catalogues = catalogues;
     this.rows = rows;
@@ -66,6 +72,7 @@ class ProofPage {
     this.texts = texts;
     this.laters = laters;
     this.say = say;
+    this.moment = moment;
   }
 
   /** What a difference does: how much of it stays with goods here, how much goes to goods sold. */
@@ -89,22 +96,31 @@ class ProofPage {
 
   /** The proof of a draft, as {@code login} would post it. */
   void show(SavedDraft saved, Draft draft, String login, Model model) {
+    moment.of(() -> proved(saved, draft, login, model));
+  }
+
+  private Model proved(SavedDraft saved, Draft draft, String login, Model model) {
     BookCatalogue book = catalogues.amending(saved.amends());
     Proof proof = posting.prove(draft, book, login);
     model.addAttribute("proof", proof);
-    model.addAttribute("notes", proof.reading().notes());
-    model.addAttribute("rowsShown", rows.of(draft, proof.reading(), book));
+    Part part = model.getAttribute("part") instanceof Part shown ? shown : Part.WHOLE;
+    model.addAttribute("part", part);
+    List<Fault> faults = proof.faults();
+    model.addAttribute("faults", faults.subList(0, Math.min(FAULTS, faults.size())));
+    notes(proof.reading().notes(), model);
+    model.addAttribute("form", PaperForm.of(draft.kind()));
+    Optional<Draft> before =
+        saved.amends() == 0
+            ? Optional.empty()
+            : Optional.of(texts.read(saved.amends(), saved.amendsVersion(), draft.kind()));
+    model.addAttribute("rowsShown", rows.of(draft, before, proof.reading(), book, part));
     model.addAttribute("openItems", open.items(draft, book));
     model.addAttribute("laterHref", "/drafts/" + saved.id() + "/later");
     model.addAttribute("offers", open.offers(draft, book));
     model.addAttribute("draftId", saved.id());
     model.addAttribute(
         "usualAccount", open.usualAccount(draft, book).map(Account::label).orElse(null));
-    if (saved.amends() != 0)
-      model.addAttribute(
-          "changes",
-          TextChange.between(
-              texts.read(saved.amends(), saved.amendsVersion(), draft.kind()), draft));
+    before.ifPresent(b -> model.addAttribute("changes", TextChange.between(b, draft)));
     proof
         .reading()
         .paper()
@@ -126,15 +142,27 @@ class ProofPage {
     if (draft.kind() == PaperKind.BILL && saved.amends() == 0)
       proof.work().ifPresent(w -> model.addAttribute("effects", effects(w)));
     work(proof, book, model);
+    return model;
+  }
+
+  private static void notes(List<Fault> notes, Model model) {
+    int most = Math.min(MOST, notes.size());
+    model.addAttribute("notes", notes.subList(0, most));
+    model.addAttribute("moreNotes", notes.size() - most);
   }
 
   /** The proof of voiding a paper on a day. */
   void showVoid(long paper, LocalDate on, String login, Model model) {
+    moment.of(() -> provedVoid(paper, on, login, model));
+  }
+
+  private Model provedVoid(long paper, LocalDate on, String login, Model model) {
     Proof proof = posting.proveVoid(paper, on, login);
     model.addAttribute("proof", proof);
-    model.addAttribute("notes", List.of());
+    notes(List.of(), model);
     model.addAttribute("laterHref", "/papers/" + paper + "/void/later?on=" + on);
     work(proof, catalogues.open(), model);
+    return model;
   }
 
   private void work(Proof proof, BookCatalogue book, Model model) {
@@ -197,9 +225,7 @@ class ProofPage {
     List<Total> totals = new ArrayList<>();
     for (Charge.Line line : charge.lines())
       totals.add(
-          new Total(
-              line.arrival().item().code() + ", " + line.arrival().number(),
-              say.money(line.share())));
+          new Total(line.of().item().code() + ", " + line.of().number(), say.money(line.share())));
     if (charge.tax() != 0) totals.add(new Total(charge.rate().name(), say.money(charge.tax())));
     totals.add(new Total("Total", say.money(charge.total())));
     return totals;

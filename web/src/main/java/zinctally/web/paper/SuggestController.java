@@ -1,5 +1,6 @@
 package zinctally.web.paper;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -111,8 +112,9 @@ class SuggestController {
       case "sent" -> papers(typed, "DELIVERY", "SALES_ORDER");
       case "return-reason" -> rows(typed, setup.returnReasons());
       case "place" -> like(typed, setup.places().stream().map(Offer::of));
-      case "supplier" -> setup.parties("SUPPLIER", typed, MOST).stream().map(Offer::of).toList();
-      case "customer" -> setup.parties("CUSTOMER", typed, MOST).stream().map(Offer::of).toList();
+      case "supplier" -> parties("SUPPLIER", typed);
+      case "customer" -> parties("CUSTOMER", typed);
+      case "open" -> open(typed);
       case "party" -> setup.parties("", typed, MOST).stream().map(Offer::of).toList();
       case "reason" -> rows(typed, setup.reasons());
       case "tax" ->
@@ -124,9 +126,29 @@ class SuggestController {
                       t ->
                           new Offer(
                               t.code(), t.name(), say.percent(t.percent().stripTrailingZeros()))));
-      case "side" -> like(typed, Stream.of(Offer.of("bill"), Offer.of("invoice")));
+      case "side" ->
+          like(
+              typed,
+              Stream.of("bill", "invoice", "supplier credit", "customer credit").map(Offer::of));
       default -> throw new NotThere("suggestions for " + source);
     };
+  }
+
+  /** Those there are first; making a new one is a choice, the last. */
+  private List<Offer> parties(String kind, String typed) {
+    List<Offer> offers =
+        new ArrayList<>(setup.parties(kind, typed, MOST).stream().map(Offer::of).toList());
+    boolean there = offers.stream().anyMatch(o -> o.value.equalsIgnoreCase(typed));
+    if (!typed.isEmpty() && !there)
+      offers.add(new Offer(typed, "New: " + typed, "a new " + kind.toLowerCase(Locale.ROOT)));
+    return offers;
+  }
+
+  /** Bills and invoices that something is still open of. */
+  private List<Offer> open(String typed) {
+    return setup.openPapers(typed, MOST).stream()
+        .map(p -> new Offer(p.number(), p.number(), p.date() + ", " + p.who() + p.reference()))
+        .toList();
   }
 
   private static List<Offer> rows(String typed, List<SetupStore.Row> rows) {

@@ -12,11 +12,12 @@ import zinctally.core.papers.Fault;
 record TextChange(String where, String was, String is) {
   static List<TextChange> between(Draft before, Draft after) {
     List<TextChange> changes = new ArrayList<>();
+    PaperForm form = PaperForm.of(after.kind());
     Set<String> answers = Set.of(Draft.AGREED);
-    compare("", before.without(answers).fields(), after.without(answers).fields(), changes);
+    compare(form, "", before.without(answers).fields(), after.without(answers).fields(), changes);
     int rows = Math.max(before.rows().size(), after.rows().size());
     for (int row = 0; row < rows; row++)
-      compare("rows." + row + ".", row(before, row), row(after, row), changes);
+      compare(form, "rows." + row + ".", row(before, row), row(after, row), changes);
     return changes;
   }
 
@@ -25,15 +26,22 @@ record TextChange(String where, String was, String is) {
   }
 
   private static void compare(
-      String at, Map<String, String> before, Map<String, String> after, List<TextChange> changes) {
+      PaperForm form,
+      String at,
+      Map<String, String> before,
+      Map<String, String> after,
+      List<TextChange> changes) {
     TreeSet<String> names = new TreeSet<>(before.keySet());
     names.addAll(after.keySet());
+    names.remove(TypedDraft.FILLED);
     for (String name : names) {
       String was = before.getOrDefault(name, "").strip();
       String is = after.getOrDefault(name, "").strip();
       boolean left = was.isEmpty() && name.equals("prices") && !is.equals("included");
       if (!was.equals(is) && !left)
-        changes.add(new TextChange(new Fault(at + name, "").where(), was, is));
+        changes.add(
+            new TextChange(
+                form == null ? new Fault(at + name, "").where() : form.where(at + name), was, is));
     }
   }
 }

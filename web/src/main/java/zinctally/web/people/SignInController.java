@@ -1,5 +1,6 @@
 package zinctally.web.people;
 
+import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
@@ -16,6 +17,7 @@ import zinctally.core.number.Coin;
 import zinctally.store.book.BookStore;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
+import zinctally.web.prove.Checks;
 
 /** Signing in, and the first visit to an empty book. */
 @Controller
@@ -23,10 +25,19 @@ class SignInController {
   private final PeopleStore people;
   private final BookStore books;
   private final PasswordEncoder hashing;
+  private final Checks checks;
+  private final Clock clock;
   private final boolean demo;
 
   SignInController(
-      PeopleStore people, BookStore books, PasswordEncoder hashing, Environment environment) {
+      PeopleStore people,
+      BookStore books,
+      PasswordEncoder hashing,
+      Checks checks,
+      Clock clock,
+      Environment environment) {
+    this.checks = checks;
+    this.clock = clock;
     this.people = people;
     this.books = books;
     this.hashing = hashing;
@@ -47,7 +58,7 @@ class SignInController {
   @GetMapping("/first")
   String first(Model model) {
     if (!people.nobody()) return "redirect:/";
-    String year = LocalDate.now().withDayOfYear(1).toString();
+    String year = LocalDate.now(clock).withDayOfYear(1).toString();
     model.addAttribute("first", new First("", "EUR", year, "", "", ""));
     model.addAttribute("faults", Map.of());
     return "people/first";
@@ -80,9 +91,16 @@ class SignInController {
       model.addAttribute("faults", faults);
       return "people/first";
     }
-    books.save(first.book().strip(), coin, cutOver, false, false);
+    if (!books.begin(first.book().strip(), coin, cutOver, () -> owner(first)))
+      return "redirect:/sign-in";
+    checks.soon("start");
+    return "redirect:/sign-in?made";
+  }
+
+  private boolean owner(First first) {
+    if (!people.nobody()) return false;
     people.add(
         first.login(), first.name().strip(), hashing.encode(first.password()), Person.Role.OWNER);
-    return "redirect:/sign-in?made";
+    return true;
   }
 }

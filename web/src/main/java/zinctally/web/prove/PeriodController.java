@@ -4,6 +4,7 @@ import java.security.Principal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.YearMonth;
+import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.store.check.Closing;
 import zinctally.store.prove.PeriodStore;
 import zinctally.web.shell.NotThere;
 
@@ -18,8 +20,10 @@ import zinctally.web.shell.NotThere;
 @Controller
 class PeriodController {
   private final PeriodStore periods;
+  private final Closing closing;
 
-  PeriodController(PeriodStore periods) {
+  PeriodController(PeriodStore periods, Closing closing) {
+    this.closing = closing;
     this.periods = periods;
   }
 
@@ -51,14 +55,20 @@ class PeriodController {
             .filter(p -> p.month().equals(first))
             .findFirst()
             .orElseThrow(() -> new NotThere("month " + month)));
-    model.addAttribute("unsettled", periods.unsettled(first));
+    List<PeriodStore.Unsettled> unsettled = periods.unsettled(first);
+    model.addAttribute("unsettled", unsettled);
+    model.addAttribute("seen", PeriodStore.fingerprint(unsettled));
     return "prove/period";
   }
 
   @PostMapping("/prove/periods/{month}/close")
-  String close(@PathVariable String month, Principal who, RedirectAttributes after) {
+  String close(
+      @PathVariable String month,
+      @RequestParam(defaultValue = "") String seen,
+      Principal who,
+      RedirectAttributes after) {
     try {
-      periods.close(month(month), who.getName());
+      closing.close(month(month), seen, who.getName());
       after.addFlashAttribute("told", month + " is closed.");
       return "redirect:/prove/periods";
     } catch (PeriodStore.Wrong refused) {

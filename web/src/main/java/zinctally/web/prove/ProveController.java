@@ -41,7 +41,8 @@ class ProveController {
           new AreaPage.Tab("Sent, not invoiced", "/prove/sent"),
           new AreaPage.Tab("Billed ahead", "/prove/ahead"),
           new AreaPage.Tab("Tax", "/prove/tax"),
-          new AreaPage.Tab("Periods", "/prove/periods"));
+          new AreaPage.Tab("Periods", "/prove/periods"),
+          new AreaPage.Tab("Check", "/prove/check"));
   private final TieOutStore tieOut;
   private final AccountStore accounts;
   private final AreaPage page;

@@ -31,7 +31,8 @@ import zinctally.store.sell.TillClosing;
 import zinctally.store.sell.TillStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.paper.Choices;
-import zinctally.web.paper.DraftController;
+import zinctally.web.paper.TypedDraft;
+import zinctally.web.paper.Windows;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 
@@ -47,6 +48,7 @@ class CounterController {
   private final BookStore books;
   private final CounterReceipt receipts;
   private final CounterDesk desk;
+  private final TypedDraft sent;
 
   CounterController(
       TillStore tills,
@@ -57,7 +59,9 @@ class CounterController {
       SetupStore setup,
       BookStore books,
       CounterReceipt receipts,
-      CounterDesk desk) {
+      CounterDesk desk,
+      TypedDraft sent) {
+    this.sent = sent;
     this.tills = tills;
     this.drafts = drafts;
     this.papers = papers;
@@ -91,10 +95,10 @@ class CounterController {
   private String begin(String place, Principal who) {
     Map<String, String> fields = new HashMap<>(choices.defaults(PaperKind.COUNTER_SALE));
     fields.put("place", place);
+    fields.put("seller", tills.lastSeller(who.getName()));
     Draft sale = new Draft(PaperKind.COUNTER_SALE, fields, List.of());
-    Optional<Long> empty = tills.empty(place, who.getName());
-    empty.ifPresent(id -> drafts.save(id, sale, who.getName()));
-    return "redirect:/drafts/" + empty.orElseGet(() -> drafts.begin(sale, who.getName()));
+    tills.dropEmpty(who.getName());
+    return "redirect:/drafts/" + drafts.begin(sale, who.getName());
   }
 
   @PostMapping("/counter/open")
@@ -123,33 +127,60 @@ class CounterController {
         .map(coin::minor);
   }
 
-  private SavedDraft kept(long id, HttpServletRequest request, Principal who) {
+  private SavedDraft sale(long id, Principal who) {
     allow(who);
-    SavedDraft saved =
+    SavedDraft sale =
         drafts
             .find(id)
             .filter(d -> d.draft().kind() == PaperKind.COUNTER_SALE && d.amends() == 0)
             .orElseThrow(() -> new NotThere("sale " + id));
-    if (saved.posted()) return saved;
-    drafts.save(id, DraftController.typed(request, PaperKind.COUNTER_SALE), who.getName());
-    return drafts.find(id).orElseThrow();
+    Figures.use(sale.draft().form());
+    return sale;
+  }
+
+  /**
+   * What the window has of a sale, kept; when another window has changed the sale meanwhile it is a
+   * sale of its own, and the answer is empty.
+   */
+  private Optional<SavedDraft> kept(
+      SavedDraft saved, HttpServletRequest request, Principal who, RedirectAttributes after) {
+    Draft typed = sent.read(request, saved);
+    Optional<SavedDraft> kept =
+        drafts.save(saved.id(), typed, Windows.seen(request), who.getName());
+    if (kept.isEmpty() && !saved.draft().equals(typed)) {
+      after.addFlashAttribute("apart", drafts.begin(typed, who.getName()));
+      after.addFlashAttribute(
+          "told",
+          saved.savedBy()
+              + " has this sale in another window; what stood here is a sale of its own, and nothing"
+              + " is posted.");
+    }
+    return kept;
+  }
+
+  private static String apart(RedirectAttributes after) {
+    Object id = after.getFlashAttributes().get("apart");
+    return id == null ? "redirect:/counter" : "redirect:/drafts/" + id;
   }
 
   /** Puts a sale aside: it stays as a draft, and the next customer's begins. */
   @PostMapping("/counter/{id:\\d+}/hold")
-  String hold(@PathVariable long id, HttpServletRequest request, Principal who) {
-    kept(id, request, who);
-    return "redirect:/counter";
+  String hold(
+      @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {
+    Optional<SavedDraft> kept = kept(sale(id, who), request, who, after);
+    return kept.isEmpty() ? apart(after) : "redirect:/counter";
   }
 
   /** Posts a sale, prints its receipt and begins the next. */
   @PostMapping("/counter/{id:\\d+}/post")
   String post(
       @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {
-    SavedDraft saved = kept(id, request, who);
-    if (saved.posted()) return "redirect:/counter";
+    Optional<SavedDraft> saved = kept(sale(id, who), request, who, after);
+    if (saved.isEmpty()) return apart(after);
+    SavedDraft.Seen seen =
+        new SavedDraft.Seen(saved.get().revision(), Windows.seen(request).window());
     try {
-      CounterDesk.Done done = desk.sell(id, saved.draft(), who.getName());
+      CounterDesk.Done done = desk.sell(saved.get(), seen, who.getName());
       after.addFlashAttribute("done", done.id());
       after.addFlashAttribute("change", done.change());
       return "redirect:/counter";
@@ -169,7 +200,59 @@ class CounterController {
     Optional<TillStore.Till> till = tills.of(who.getName());
     if (till.isEmpty()) return "redirect:/counter";
     model.addAttribute("till", till.get());
+    model.addAttribute("movements", tills.movements(till.get().id()));
+    model.addAttribute("accounts", otherAccounts());
+    if (!model.containsAttribute("move")) model.addAttribute("move", Map.of());
     return "sell/till";
+  }
+
+  /** Where the till's money may come from or go to, banks first. */
+  private List<String> otherAccounts() {
+    String cash = tills.account("CASH");
+    return setup.tillAccounts().stream().filter(a -> !a.startsWith(cash + " ")).toList();
+  }
+
+  /** Puts money into the till, takes some out or to the bank: a paper of its own. */
+  @PostMapping("/counter/move")
+  String move(
+      @RequestParam String what,
+      @RequestParam String account,
+      @RequestParam String amount,
+      @RequestParam(defaultValue = "") String words,
+      Principal who,
+      RedirectAttributes after) {
+    allow(who);
+    TillStore.Till till = tills.of(who.getName()).orElseThrow(() -> new NotThere("an open till"));
+    Optional<Long> minor = amount(amount).filter(a -> a > 0);
+    if (minor.isEmpty() || words.length() > 200 || !otherAccounts().contains(account)) {
+      after.addFlashAttribute(
+          "wrong",
+          minor.isEmpty()
+              ? "\"" + amount + "\" is no amount of cash; write it like 150.00."
+              : "Words are at most 200 letters, and the account is one of those offered.");
+      return again(what, account, amount, words, after);
+    }
+    boolean in = what.equals("in");
+    String said =
+        words.isBlank()
+            ? Map.of("in", "Put in", "out", "Taken out").getOrDefault(what, "Taken to the bank")
+            : words.strip();
+    try {
+      long paper =
+          closing.move(till, in ? minor.get() : -minor.get(), account, said, who.getName());
+      after.addFlashAttribute("told", papers.find(paper).orElseThrow().number() + " is posted.");
+    } catch (Refused refused) {
+      after.addFlashAttribute("wrong", refused.faults().get(0).says());
+      return again(what, account, amount, words, after);
+    }
+    return "redirect:/counter/till";
+  }
+
+  private static String again(
+      String what, String account, String amount, String words, RedirectAttributes after) {
+    after.addFlashAttribute(
+        "move", Map.of("what", what, "account", account, "amount", amount, "words", words));
+    return "redirect:/counter/till";
   }
 
   /** Closes the till; what was counted more or less is booked. */
@@ -214,7 +297,7 @@ class CounterController {
             p ->
                 ResponseEntity.ok()
                     .contentType(MediaType.parseMediaType("text/plain;charset=UTF-8"))
-                    .body(receipts.of(p, "")))
+                    .body(receipts.of(p)))
         .orElseThrow(() -> new NotThere("a receipt of paper " + id));
   }
 }

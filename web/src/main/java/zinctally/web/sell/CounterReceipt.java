@@ -1,9 +1,14 @@
 package zinctally.web.sell;
 
+import java.util.Map;
+import java.util.TreeMap;
 import org.springframework.stereotype.Component;
+import zinctally.core.papers.Draft;
 import zinctally.store.book.BookStore;
+import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.setup.LookStore;
+import zinctally.web.paper.PaperPdf;
 import zinctally.web.shell.Say;
 
 /** What a receipt printer prints of a counter sale. */
@@ -14,41 +19,67 @@ class CounterReceipt {
 
   private final BookStore books;
   private final LookStore looks;
+  private final PaperText texts;
   private final Say say;
 
-  CounterReceipt(BookStore books, LookStore looks, Say say) {
+  CounterReceipt(BookStore books, LookStore looks, PaperText texts, Say say) {
+    this.texts = texts;
     this.books = books;
     this.looks = looks;
     this.say = say;
   }
 
-  /**
-   * @param change as it was handed back; empty when there was none
-   */
-  String of(PostedPaper sale, String change) {
+  /** A sale's receipt as the printer prints it. */
+  String of(PostedPaper sale) {
     StringBuilder text = new StringBuilder();
     LookStore.Look look = looks.look();
     text.append(books.book().name()).append('\n');
     if (!look.header().isBlank()) text.append(look.header()).append('\n');
+    Draft typed = texts.read(sale.id(), sale.version(), sale.kind());
+    boolean withTax = "included".equals(typed.field("prices"));
+    if (!books.book().address().isEmpty()) text.append(books.book().address()).append('\n');
+    if (!books.book().taxNumber().isEmpty())
+      text.append("Tax number ").append(books.book().taxNumber()).append('\n');
     text.append('\n').append(pair(sale.number(), sale.date().toString())).append('\n');
     for (PostedPaper.Line line : sale.lines()) {
       text.append(cut(line.wording().isEmpty() ? line.name() : line.wording(), WIDTH)).append('\n');
       String each = "  " + line.quantity() + " x " + say.price(line.price()) + " / " + line.unit();
       if (line.discount().signum() != 0)
         each += " -" + say.percent(line.discount().stripTrailingZeros());
-      text.append(pair(each, say.money(line.net() + line.tax()))).append('\n');
+      // a line's price times its quantity is its amount, both with tax or both without
+      long amount = withTax ? line.net() + line.tax() : line.net();
+      text.append(pair(each, say.money(amount))).append('\n');
     }
     text.append("-".repeat(WIDTH)).append('\n');
     text.append(pair("Total " + books.book().coin().code(), say.money(sale.total()))).append('\n');
-    text.append(pair("of it tax", say.money(sale.tax()))).append('\n');
+    taxes(sale)
+        .forEach(
+            (rate, sum) ->
+                text.append(pair("tax " + rate + " on " + say.money(sum[0]), say.money(sum[1])))
+                    .append('\n'));
     for (PostedPaper.Booking paid : sale.payments())
       text.append(pair("paid in " + paid.memo(), say.money(paid.amount()))).append('\n');
     for (PostedPaper.Due due : sale.dues())
       text.append(pair("due " + due.due(), say.money(due.amount()))).append('\n');
-    if (!change.isEmpty()) text.append(pair("Change", change)).append('\n');
+    long change = PaperPdf.change(sale, typed, books.book().coin());
+    if (change > 0) text.append(pair("Change", say.money(change))).append('\n');
     if (!look.words("COUNTER_SALE").isBlank())
       text.append('\n').append(look.words("COUNTER_SALE")).append('\n');
     return text.toString();
+  }
+
+  /** Base and tax by rate. */
+  private Map<String, long[]> taxes(PostedPaper sale) {
+    Map<String, long[]> sums = new TreeMap<>();
+    for (PostedPaper.Line line : sale.lines())
+      if (line.taxPercent() != null) {
+        long[] sum =
+            sums.computeIfAbsent(
+                say.percent(line.taxPercent().stripTrailingZeros()), r -> new long[2]);
+        sum[0] += line.net();
+        sum[1] += line.tax();
+      }
+    return sums;
   }
 
   private static String pair(String left, String right) {

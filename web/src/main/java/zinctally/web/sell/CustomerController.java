@@ -27,8 +27,10 @@ import zinctally.core.number.Figures;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.store.book.BookStore;
+import zinctally.store.book.SetUp;
 import zinctally.store.buy.OfferStore;
 import zinctally.store.listing.BuyListings;
+import zinctally.store.parties.MergeStore;
 import zinctally.store.prove.AgeStore;
 import zinctally.store.sell.CustomerStore;
 import zinctally.store.sell.PriceStore;
@@ -41,11 +43,13 @@ import zinctally.web.picture.AgePicture;
 import zinctally.web.shell.AtDate;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Shown;
 import zinctally.web.shell.Typed;
 
 /** A customer's card: what is known of them, what is open with them, their papers, a statement. */
 @Controller
 class CustomerController {
+  private final SetUp setUp;
   private final CustomerStore customers;
   private final OfferStore offers;
   private final AgeStore ages;
@@ -54,10 +58,12 @@ class CustomerController {
   private final StatementStore statements;
   private final PaperPdf pdfs;
   private final BookStore books;
+  private final MergeStore parties;
   private final ListingPage lists;
   private final Clock clock;
 
   CustomerController(
+      SetUp setUp,
       CustomerStore customers,
       OfferStore offers,
       AgeStore ages,
@@ -66,8 +72,10 @@ class CustomerController {
       StatementStore statements,
       PaperPdf pdfs,
       BookStore books,
+      MergeStore parties,
       ListingPage lists,
       Clock clock) {
+    this.setUp = setUp;
     this.customers = customers;
     this.offers = offers;
     this.ages = ages;
@@ -76,6 +84,7 @@ class CustomerController {
     this.statements = statements;
     this.pdfs = pdfs;
     this.books = books;
+    this.parties = parties;
     this.lists = lists;
     this.clock = clock;
   }
@@ -90,7 +99,10 @@ class CustomerController {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
+    long into = parties.find(id).map(MergeStore.Named::into).orElse(0L);
+    if (into != 0) return "redirect:/sell/customer/" + into;
     CustomerStore.Card card = card(id);
+    model.addAttribute("names", parties.namesOf(id));
     LocalDate today = LocalDate.now(clock);
     AgeStore.Owed owed = ages.owed(Party.Kind.CUSTOMER, id, today);
     model.addAttribute("card", card);
@@ -164,12 +176,16 @@ class CustomerController {
   @GetMapping("/sell/customer/{id:\\d+}/change")
   String change(@PathVariable long id, Model model, Principal who) {
     allow(who);
+    return form(id, fields(id), Map.of(), model);
+  }
+
+  private Map<String, String> fields(long id) {
     CustomerStore.Card card = card(id);
     Map<String, String> fields = new HashMap<>();
     fields.put("name", card.name());
     fields.put("terms", String.valueOf(card.termsDays()));
     fields.put("list", String.valueOf(card.priceList()));
-    fields.put("discount", card.discount().signum() == 0 ? "" : card.discount().toPlainString());
+    fields.put("discount", card.discount().signum() == 0 ? "" : Figures.plain(card.discount()));
     fields.put(
         "limit", card.creditLimit() == null ? "" : books.book().coin().plain(card.creditLimit()));
     fields.put("tax", String.valueOf(card.taxRate()));
@@ -181,17 +197,18 @@ class CustomerController {
     fields.put("notes", card.notes());
     fields.put("language", card.language());
     fields.put("state", card.active() ? "on" : "off");
-    return form(id, fields, Map.of(), model);
+    return fields;
   }
 
   private String form(
       Long id, Map<String, String> fields, Map<String, String> faults, Model model) {
     model.addAttribute("id", id);
+    model.addAttribute("shown", id == null ? "" : Shown.write(fields(id)));
     model.addAttribute("fields", fields);
     model.addAttribute("faults", faults);
     model.addAttribute("lists", prices.lists());
     model.addAttribute("languages", PaperWords.languages());
-    model.addAttribute("rates", setup.taxRates().stream().filter(SetupStore.Row::active).toList());
+    model.addAttribute("rates", setup.taxRatesInUse());
     return "sell/customer-form";
   }
 
@@ -202,8 +219,12 @@ class CustomerController {
       Model model,
       Principal who) {
     allow(who);
-    if (id != null) card(id);
+    return setUp.alone(() -> kept(id, typed, model, who));
+  }
+
+  private String kept(Long id, Map<String, String> sent, Model model, Principal who) {
     Map<String, String> faults = new LinkedHashMap<>();
+    Map<String, String> typed = id == null ? sent : Shown.merged(sent, fields(id), faults);
     String name = Typed.text(typed, "name", 120, faults);
     if (name.isEmpty()) faults.put("name", "What are they called? A name is enough.");
     String terms = Typed.text(typed, "terms", 4, faults);
@@ -214,10 +235,10 @@ class CustomerController {
             id == null ? 0 : id,
             name,
             faults.containsKey("terms") ? 0 : Integer.parseInt(terms),
-            number(typed, "list"),
+            Typed.id(typed, "list"),
             discount(typed, faults),
             limit(typed, faults),
-            number(typed, "tax"),
+            Typed.id(typed, "tax"),
             Typed.text(typed, "address", 500, faults),
             Typed.text(typed, "places", 2000, faults),
             Typed.text(typed, "email", 200, faults),
@@ -233,11 +254,6 @@ class CustomerController {
     if (kept.isPresent()) return "redirect:/sell/customer/" + kept.get();
     faults.put("name", "There is a customer called " + name + " already.");
     return form(id, typed, faults, model);
-  }
-
-  private static long number(Map<String, String> typed, String field) {
-    String value = typed.getOrDefault(field, "0");
-    return value.matches("\\d{1,18}") ? Long.parseLong(value) : 0;
   }
 
   private static BigDecimal discount(Map<String, String> typed, Map<String, String> faults) {

@@ -142,6 +142,19 @@ class PriceController {
     return "redirect:/sell/prices";
   }
 
+  /** Says whether a list's prices hold their tax. */
+  @PostMapping("/sell/prices/list/tax")
+  String withTax(
+      @RequestParam long list,
+      @RequestParam boolean withTax,
+      Principal who,
+      RedirectAttributes after) {
+    allow(who);
+    prices.withTax(list, withTax);
+    after.addFlashAttribute("told", "Kept.");
+    return "redirect:/sell/prices";
+  }
+
   @GetMapping("/sell/prices/many")
   String many(@RequestParam Map<String, String> asked, Model model, Principal who) {
     allow(who);

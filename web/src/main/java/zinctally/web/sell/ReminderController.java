@@ -3,6 +3,7 @@ package zinctally.web.sell;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.net.URI;
 import java.security.Principal;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -99,7 +100,7 @@ class ReminderController {
       return "redirect:/sell/reminders";
     }
     reminders.keep(id, words.strip());
-    if (then.equals("sent")) reminders.sent(id);
+    if (then.equals("sent") && !reminders.sent(id)) return "redirect:/sell/reminder/" + id;
     after.addFlashAttribute("told", then.equals("sent") ? "Marked as sent." : "Kept.");
     return "redirect:/sell/reminder/" + id;
   }
@@ -107,6 +108,10 @@ class ReminderController {
   @GetMapping("/sell/reminder/{id:\\d+}/pdf")
   ResponseEntity<byte[]> pdf(@PathVariable long id) throws IOException {
     ReminderStore.Reminder reminder = reminder(id);
+    if (reminder.dues().isEmpty())
+      return ResponseEntity.status(HttpStatus.SEE_OTHER)
+          .location(URI.create("/sell/reminder/" + id))
+          .build();
     CustomerStore.Card card = customers.card(reminder.customer()).orElseThrow();
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)

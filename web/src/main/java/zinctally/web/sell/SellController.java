@@ -48,7 +48,11 @@ class SellController {
     Listing invoices =
         Listings.papers(
             "Invoices", "No invoice yet. Press n, then i, to write the first.", PaperKind.INVOICE);
-    model.addAttribute("more", List.of(new AreaPage.Tab("Counter sales", "/sell/counter")));
+    model.addAttribute(
+        "more",
+        List.of(
+            new AreaPage.Tab("Counter sales", "/sell/counter"),
+            new AreaPage.Tab("Card payments", "/sell/cards")));
     return page.show(TABS, invoices, model, request, response, PaperKind.INVOICE);
   }
 
@@ -63,7 +67,11 @@ class SellController {
 
   @GetMapping("/sell/tills")
   String tills(Model model, HttpServletRequest request, HttpServletResponse response) {
-    model.addAttribute("more", List.of(new AreaPage.Tab("Counter sales", "/sell/counter")));
+    model.addAttribute(
+        "more",
+        List.of(
+            new AreaPage.Tab("Counter sales", "/sell/counter"),
+            new AreaPage.Tab("Card payments", "/sell/cards")));
     return page.show(TABS, SellListings.tills(), model, request, response);
   }
 

@@ -10,25 +10,40 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Coin;
+import zinctally.core.number.Form;
 import zinctally.store.book.Book;
 import zinctally.store.book.BookStore;
+import zinctally.store.book.SetUp;
 import zinctally.store.opening.OpeningStore;
+import zinctally.store.sell.TaxStore;
+import zinctally.store.setup.SetupStore;
 
 /** The book itself: name, currency, cut-over date. A refusal changes nothing and says why. */
 @Controller
 class BookController {
+  private final SetUp setUp;
   private final BookStore books;
   private final OpeningStore opening;
+  private final SetupStore tables;
+  private final TaxStore taxes;
 
-  BookController(BookStore books, OpeningStore opening) {
+  BookController(
+      SetUp setUp, BookStore books, OpeningStore opening, SetupStore tables, TaxStore taxes) {
+    this.setUp = setUp;
     this.books = books;
     this.opening = opening;
+    this.tables = tables;
+    this.taxes = taxes;
   }
 
   @GetMapping("/setup")
   String book(Model model) {
     model.addAttribute("tab", "book");
+    model.addAttribute("forms", Form.values());
+    model.addAttribute("figures", books.figuresOf(""));
     model.addAttribute("begun", books.begun());
+    model.addAttribute("rates", tables.taxRatesInUse());
+    model.addAttribute("usualTax", taxes.ofBook());
     model.addAttribute("steps", opening.firstSteps());
     return "setup/book";
   }
@@ -42,6 +57,43 @@ class BookController {
       @RequestParam(defaultValue = "false") boolean shortStock,
       @RequestParam(defaultValue = "") String approver,
       @RequestParam(defaultValue = "false") boolean taxOnSums,
+      @RequestParam(defaultValue = "") String usualTax,
+      @RequestParam(defaultValue = "POINT") String figures,
+      @RequestParam(defaultValue = "") String address,
+      @RequestParam(defaultValue = "") String taxNumber,
+      @RequestParam(defaultValue = "") String bank,
+      RedirectAttributes after) {
+    if (address.length() > 500 || taxNumber.length() > 60 || bank.length() > 300)
+      return Answer.wrong(
+          after, "", "An address has at most 500 letters, a tax number 60, the bank's line 300.");
+    return setUp.alone(
+        () ->
+            kept(
+                name,
+                currency,
+                cutOver,
+                pricesIncludeTax,
+                shortStock,
+                approver,
+                taxOnSums,
+                Form.of(figures),
+                () -> {
+                  books.letterhead(address.strip(), taxNumber.strip(), bank.strip());
+                  taxes.ofBook(usualTax);
+                },
+                after));
+  }
+
+  private String kept(
+      String name,
+      String currency,
+      String cutOver,
+      boolean pricesIncludeTax,
+      boolean shortStock,
+      String approver,
+      boolean taxOnSums,
+      Form figures,
+      Runnable more,
       RedirectAttributes after) {
     Book now = books.book();
     if (name.isBlank() || name.length() > 120)
@@ -57,6 +109,8 @@ class BookController {
             after, "", "The cut-over date stays " + now.cutOver() + ": papers are posted since.");
       books.save(name.strip(), coin, date, pricesIncludeTax, shortStock);
       books.taxOnSums(taxOnSums);
+      books.figures(figures);
+      more.run();
       if (List.of("", "OWNER", "BOOKKEEPER").contains(approver)) books.approver(approver);
     } catch (IllegalArgumentException unknown) {
       return Answer.wrong(

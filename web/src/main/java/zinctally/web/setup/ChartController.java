@@ -2,6 +2,7 @@ package zinctally.web.setup;
 
 import java.io.IOException;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.interceptor.TransactionAspectSupport;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -12,25 +13,41 @@ import zinctally.core.ledger.Account;
 import zinctally.core.ledger.AccountKind;
 import zinctally.core.ledger.Role;
 import zinctally.core.opening.Sheet;
+import zinctally.store.book.SetUp;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.ledger.ChartOfAccounts;
 import zinctally.store.opening.SheetReader;
+import zinctally.store.sell.TaxStore;
+import zinctally.store.setup.SetupStore;
 
 /** The chart of accounts. */
 @Controller
 class ChartController {
+  private final SetUp setUp;
   private final AccountStore accounts;
   private final ChartOfAccounts chart;
+  private final SetupStore tables;
+  private final TaxStore taxes;
 
-  ChartController(AccountStore accounts, ChartOfAccounts chart) {
+  ChartController(
+      SetUp setUp,
+      AccountStore accounts,
+      ChartOfAccounts chart,
+      SetupStore tables,
+      TaxStore taxes) {
+    this.setUp = setUp;
     this.accounts = accounts;
     this.chart = chart;
+    this.tables = tables;
+    this.taxes = taxes;
   }
 
   @GetMapping("/setup/accounts")
   String accounts(Model model) {
     model.addAttribute("tab", "accounts");
     model.addAttribute("accounts", accounts.all());
+    model.addAttribute("rates", tables.taxRatesInUse());
+    model.addAttribute("usualTax", taxes.ofAccounts());
     model.addAttribute("kinds", AccountKind.values());
     model.addAttribute("roles", Role.values());
     return "setup/accounts";
@@ -43,10 +60,17 @@ class ChartController {
       @RequestParam String name,
       @RequestParam AccountKind kind,
       @RequestParam Role role,
+      @RequestParam(defaultValue = "") String tax,
       @RequestParam(defaultValue = "false") boolean active,
       RedirectAttributes after) {
+    Account account = new Account(id, code.strip(), name.strip(), kind, role, active || id == 0);
+    return setUp.alone(() -> kept(account, tax, after));
+  }
+
+  private String kept(Account account, String tax, RedirectAttributes after) {
     try {
-      chart.save(new Account(id, code.strip(), name.strip(), kind, role, active || id == 0));
+      chart.save(account);
+      taxes.ofAccount(account.code(), tax);
     } catch (ChartOfAccounts.Wrong refused) {
       return Answer.wrong(after, "/accounts", refused.getMessage());
     }
@@ -60,10 +84,17 @@ class ChartController {
       @RequestParam(defaultValue = "false") boolean replace,
       RedirectAttributes after)
       throws IOException {
+    byte[] bytes = file.getBytes();
+    return setUp.alone(
+        () -> replaced(String.valueOf(file.getOriginalFilename()), bytes, replace, after));
+  }
+
+  private String replaced(String name, byte[] bytes, boolean replace, RedirectAttributes after) {
     try {
-      Sheet sheet = SheetReader.file(String.valueOf(file.getOriginalFilename()), file.getBytes());
+      Sheet sheet = SheetReader.file(name, bytes);
       after.addFlashAttribute("told", chart.take(sheet, replace) + " accounts are in the chart.");
     } catch (SheetReader.Unreadable | ChartOfAccounts.Wrong refused) {
+      TransactionAspectSupport.currentTransactionStatus().setRollbackOnly();
       return Answer.wrong(after, "/accounts", refused.getMessage());
     }
     return "redirect:/setup/accounts";

@@ -9,16 +9,19 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.cost.Method;
+import zinctally.store.book.SetUp;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.ledger.AccountStore;
 
 /** Groups of items, with their accounts and costing method. */
 @Controller
 class GroupController {
+  private final SetUp setUp;
   private final AccountStore accounts;
   private final GroupStore groups;
 
-  GroupController(AccountStore accounts, GroupStore groups) {
+  GroupController(SetUp setUp, AccountStore accounts, GroupStore groups) {
+    this.setUp = setUp;
     this.accounts = accounts;
     this.groups = groups;
   }
@@ -42,6 +45,19 @@ class GroupController {
       @RequestParam long stockAccount,
       @RequestParam long salesAccount,
       @RequestParam long costAccount,
+      RedirectAttributes after) {
+    return setUp.alone(
+        () -> kept(id, parent, name, method, stockAccount, salesAccount, costAccount, after));
+  }
+
+  private String kept(
+      long id,
+      long parent,
+      String name,
+      String method,
+      long stockAccount,
+      long salesAccount,
+      long costAccount,
       RedirectAttributes after) {
     GroupStore.Tree tree = groups.tree();
     if (name.isBlank() || name.length() > 80)

@@ -8,16 +8,20 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.core.number.Form;
+import zinctally.store.book.SetUp;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
 
 /** Who may sign in, and as what. */
 @Controller
 class PeopleController {
+  private final SetUp setUp;
   private final PeopleStore people;
   private final PasswordEncoder hashing;
 
-  PeopleController(PeopleStore people, PasswordEncoder hashing) {
+  PeopleController(SetUp setUp, PeopleStore people, PasswordEncoder hashing) {
+    this.setUp = setUp;
     this.people = people;
     this.hashing = hashing;
   }
@@ -27,6 +31,7 @@ class PeopleController {
     model.addAttribute("tab", "people");
     model.addAttribute("people", people.all());
     model.addAttribute("roles", Person.Role.values());
+    model.addAttribute("forms", Form.values());
     return "setup/people";
   }
 
@@ -57,17 +62,30 @@ class PeopleController {
       @RequestParam(defaultValue = "false") boolean active,
       @RequestParam(defaultValue = "false") boolean maySellShort,
       @RequestParam(defaultValue = "") String initials,
+      @RequestParam(defaultValue = "") String figures,
       Principal who,
       RedirectAttributes after) {
     if (!initials.strip().matches("\\p{L}{0,6}"))
       return Answer.wrong(after, "/people", "Initials are up to six letters.");
+    return setUp.alone(() -> changed(id, role, active, maySellShort, initials, figures, after));
+  }
+
+  private String changed(
+      long id,
+      Person.Role role,
+      boolean active,
+      boolean maySellShort,
+      String initials,
+      String figures,
+      RedirectAttributes after) {
     if (!initials.isBlank()
         && people.all().stream()
             .anyMatch(p -> p.id() != id && p.initials().equalsIgnoreCase(initials.strip())))
       return Answer.wrong(after, "/people", "Someone else has the initials " + initials + ".");
-    people.initials(id, initials.strip());
     if (!people.change(id, role, active, maySellShort))
       return Answer.wrong(after, "/people", "One owner who can sign in must remain.");
+    people.initials(id, initials.strip());
+    people.figures(id, figures.isEmpty() ? "" : Form.of(figures).name());
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/setup/people";
   }

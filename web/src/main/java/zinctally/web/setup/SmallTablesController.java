@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.ledger.Account;
 import zinctally.core.number.Figures;
+import zinctally.store.book.SetUp;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.sell.TaxStore;
 import zinctally.store.setup.SetupStore;
@@ -19,11 +20,13 @@ import zinctally.store.setup.SetupStore;
 /** Places, tax rates, reasons for adjustments and for returns. */
 @Controller
 class SmallTablesController {
+  private final SetUp setUp;
   private final AccountStore accounts;
   private final SetupStore setup;
   private final TaxStore taxes;
 
-  SmallTablesController(AccountStore accounts, SetupStore setup, TaxStore taxes) {
+  SmallTablesController(SetUp setUp, AccountStore accounts, SetupStore setup, TaxStore taxes) {
+    this.setUp = setUp;
     this.taxes = taxes;
     this.accounts = accounts;
     this.setup = setup;
@@ -55,8 +58,13 @@ class SmallTablesController {
       @RequestParam String name,
       @RequestParam(defaultValue = "false") boolean active,
       RedirectAttributes after) {
-    return Answer.kept(
+    return kept(
         after, "/return-reasons", name, 80, () -> setup.saveReturnReason(id, name.strip(), active));
+  }
+
+  private String kept(
+      RedirectAttributes after, String page, String name, int longest, Runnable save) {
+    return setUp.alone(() -> Answer.kept(after, page, name, longest, save));
   }
 
   private String small(Model model, String tab, List<SetupStore.Row> rows) {
@@ -77,7 +85,7 @@ class SmallTablesController {
       @RequestParam(defaultValue = "false") boolean active,
       @RequestParam(defaultValue = "false") boolean forSale,
       RedirectAttributes after) {
-    return Answer.kept(
+    return kept(
         after,
         "/places",
         name,
@@ -107,7 +115,7 @@ class SmallTablesController {
       return Answer.wrong(after, "/tax", "A rate needs a code of at most 20 letters.");
     boolean[] done = {true};
     String page =
-        Answer.kept(
+        kept(
             after,
             "/tax",
             name,
@@ -129,7 +137,7 @@ class SmallTablesController {
     if (bears.isEmpty() || bears.get().role().control())
       return Answer.wrong(
           after, "/reasons", "Which account bears it? One that is no control account.");
-    return Answer.kept(
+    return kept(
         after, "/reasons", name, 80, () -> setup.saveReason(id, name.strip(), account, active));
   }
 }

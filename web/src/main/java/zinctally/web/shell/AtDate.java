@@ -2,8 +2,9 @@ package zinctally.web.shell;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
+import java.util.Optional;
 import org.springframework.ui.Model;
+import zinctally.core.papers.Days;
 
 /** The date a page is asked for. */
 public final class AtDate {
@@ -13,13 +14,11 @@ public final class AtDate {
   public static LocalDate read(String typed, Clock clock, Model model) {
     LocalDate today = LocalDate.now(clock);
     if (typed.isBlank()) return today;
-    try {
-      return LocalDate.parse(typed.strip());
-    } catch (DateTimeParseException notADate) {
-      String kept = typed.length() > 40 ? typed.substring(0, 40) : typed;
-      model.addAttribute(
-          "wrong", "\"" + kept + "\" is not a date; write it as 2026-03-09. This is as of today.");
-      return today;
-    }
+    Optional<LocalDate> day = Days.read(typed, today, today);
+    if (day.isPresent()) return day.get();
+    String kept = typed.length() > 40 ? typed.substring(0, 40) : typed;
+    model.addAttribute(
+        "wrong", "\"" + kept + "\" is not a date; write it as 2026-03-09. This is as of today.");
+    return today;
   }
 }

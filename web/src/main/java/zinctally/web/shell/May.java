@@ -5,6 +5,7 @@ import java.util.Arrays;
 import org.springframework.security.core.Authentication;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.store.paper.SavedDraft;
 import zinctally.store.people.Person;
 
 /** What a signed-in person may do. */
@@ -38,5 +39,14 @@ public final class May {
     return setUp(principal)
         || role(principal) == Person.Role.COUNTER
             && kind.side().filter(side -> side == Party.Kind.CUSTOMER).isPresent();
+  }
+
+  /** Whether a person may write in a draft: at the counter in one's own, a sale's, or a shared. */
+  public static boolean write(Principal principal, SavedDraft draft) {
+    return setUp(principal)
+        || write(principal, draft.draft().kind())
+            && (draft.shared()
+                || draft.draft().kind() == PaperKind.COUNTER_SALE
+                || draft.begunBy().equalsIgnoreCase(principal.getName()));
   }
 }

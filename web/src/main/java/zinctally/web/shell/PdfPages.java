@@ -10,10 +10,11 @@ import org.springframework.stereotype.Component;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
 
-/** Makes PDF from templates, with fonts of its own that know more than Western letters. */
+/** Makes PDF from templates, in the fonts of the screen; others know the letters they lack. */
 @Component
 public class PdfPages {
-  private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/";
+  private static final String OWN = "/fonts/";
+  private static final String OTHERS = "/net/sf/jasperreports/fonts/dejavu/";
   private final TemplateEngine templates;
 
   PdfPages(TemplateEngine templates) {
@@ -27,9 +28,12 @@ public class PdfPages {
     builder.useUnicodeBidiSplitter(new ICUBidiSplitter.ICUBidiSplitterFactory());
     builder.useUnicodeBidiReorderer(new ICUBidiReorderer());
     builder.defaultTextDirection(PdfRendererBuilder.TextDirection.LTR);
-    font(builder, "DejaVuSansCondensed.ttf", "DejaVu Sans Condensed", 400);
-    font(builder, "DejaVuSansCondensed-Bold.ttf", "DejaVu Sans Condensed", 700);
-    font(builder, "DejaVuSerif.ttf", "DejaVu Serif", 400);
+    font(builder, OWN + "PublicSans-Regular.ttf", "Public Sans", 400);
+    font(builder, OWN + "PublicSans-Bold.ttf", "Public Sans", 700);
+    font(builder, OWN + "Literata-Regular.ttf", "Literata", 400);
+    font(builder, OTHERS + "DejaVuSansCondensed.ttf", "DejaVu Sans Condensed", 400);
+    font(builder, OTHERS + "DejaVuSansCondensed-Bold.ttf", "DejaVu Sans Condensed", 700);
+    font(builder, OTHERS + "DejaVuSerif.ttf", "DejaVu Serif", 400);
     builder.toStream(out);
     builder.run();
     return out.toByteArray();
@@ -37,10 +41,6 @@ public class PdfPages {
 
   private static void font(PdfRendererBuilder builder, String file, String name, int weight) {
     builder.useFont(
-        () -> PdfPages.class.getResourceAsStream(FONTS + file),
-        name,
-        weight,
-        FontStyle.NORMAL,
-        true);
+        () -> PdfPages.class.getResourceAsStream(file), name, weight, FontStyle.NORMAL, true);
   }
 }

@@ -95,7 +95,7 @@ public class Say {
             .multiply(BigDecimal.valueOf(size))
             .divide(BigDecimal.valueOf(micros), 4, RoundingMode.HALF_UP)
             .stripTrailingZeros();
-    return (each.scale() < 0 ? each.setScale(0) : each).toPlainString();
+    return Figures.plain(each);
   }
 
   public String price(BigDecimal price) {
@@ -149,5 +149,10 @@ public class Say {
     }
     pieces.add(new Piece(sentence.substring(from), null));
     return pieces;
+  }
+
+  /** What stands before decimals in figures of the work at hand. */
+  public String decimal() {
+    return String.valueOf(Figures.form().decimal());
   }
 }

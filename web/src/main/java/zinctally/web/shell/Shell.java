@@ -2,6 +2,8 @@ package zinctally.web.shell;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.security.Principal;
+import java.time.Clock;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
@@ -11,6 +13,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.Book;
 import zinctally.store.book.BookStore;
+import zinctally.store.check.CheckRuns;
 import zinctally.store.people.Person;
 import zinctally.store.prove.BalanceStore;
 
@@ -19,10 +22,16 @@ import zinctally.store.prove.BalanceStore;
 class Shell {
   private final BookStore books;
   private final BalanceStore balances;
+  private final CheckRuns checks;
+  private final Say say;
+  private final Clock clock;
 
-  Shell(BookStore books, BalanceStore balances) {
+  Shell(BookStore books, BalanceStore balances, CheckRuns checks, Say say, Clock clock) {
     this.books = books;
     this.balances = balances;
+    this.checks = checks;
+    this.say = say;
+    this.clock = clock;
   }
 
   /** A leaf of the thumb index. */
@@ -68,6 +77,8 @@ class Shell {
     if (request.getHeader("HX-Request") != null || principal == null) return;
     Optional<Book> book = books.find();
     model.addAttribute("book", book.orElse(null));
-    model.addAttribute("balance", balances.now());
+    if (book.isPresent())
+      model.addAttribute(
+          "beam", Beam.of(balances.now(), checks.latest(), LocalDateTime.now(clock), say));
   }
 }

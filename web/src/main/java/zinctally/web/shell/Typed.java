@@ -14,4 +14,10 @@ public final class Typed {
       faults.put(field, longest + " letters fit; these are " + value.length() + ".");
     return value;
   }
+
+  /** The id that was chosen in a cell; zero for none. */
+  public static long id(Map<String, String> typed, String field) {
+    String value = typed.getOrDefault(field, "0");
+    return value.matches("\\d{1,18}") ? Long.parseLong(value) : 0;
+  }
 }

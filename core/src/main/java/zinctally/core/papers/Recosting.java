@@ -1,0 +1,26 @@
+package zinctally.core.papers;
+
+import java.time.LocalDate;
+import java.util.List;
+import zinctally.core.goods.Item;
+
+/**
+ * Items whose pools are worked out again from their first event, so that every paper is booked at
+ * the cost that a replay gives. What differs is posted as for any late paper; it moves no goods.
+ */
+public record Recosting(LocalDate date, List<Item> items, String why) implements Paper {
+  @Override
+  public PaperKind kind() {
+    return PaperKind.RECOSTING;
+  }
+
+  @Override
+  public long total() {
+    return 0;
+  }
+
+  @Override
+  public Plan plan(Catalogue book) {
+    return Plan.again(items.stream().map(Item::id).toList());
+  }
+}

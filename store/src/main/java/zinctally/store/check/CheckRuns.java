@@ -1,0 +1,109 @@
+package zinctally.store.check;
+
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.GeneratedKeyHolder;
+import org.springframework.stereotype.Repository;
+import zinctally.store.posting.Retrying;
+
+/** Checks of all that must hold, with what they found and when. */
+@Repository
+public class CheckRuns {
+  private static final int KEPT = 60;
+  private final CheckStore checks;
+  private final Retrying retrying;
+  private final JdbcClient sql;
+  private final Clock clock;
+
+  CheckRuns(CheckStore checks, Retrying retrying, JdbcClient sql, Clock clock) {
+    this.checks = checks;
+    this.retrying = retrying;
+    this.sql = sql;
+    this.clock = clock;
+  }
+
+  /**
+   * A check that was made.
+   *
+   * @param beganAt the moment of the book that it saw
+   * @param cause {@code nightly}, {@code start}, {@code closing}, {@code recosting} or {@code
+   *     asked}
+   * @param faults how many things did not hold
+   */
+  public record Run(
+      long id, LocalDateTime beganAt, LocalDateTime endedAt, String cause, int rules, long faults) {
+    public boolean clean() {
+      return faults == 0;
+    }
+  }
+
+  /** Checks everything and keeps what was found; some two months of verdicts stay. */
+  public Run run(String cause) {
+    LocalDateTime began = LocalDateTime.now(clock);
+    List<Finding> findings = checks.findings();
+    return retrying.run(() -> keep(began, cause, findings));
+  }
+
+  private Run keep(LocalDateTime began, String cause, List<Finding> findings) {
+    long faults = findings.stream().mapToLong(Finding::count).sum();
+    LocalDateTime ended = LocalDateTime.now(clock);
+    GeneratedKeyHolder key = new GeneratedKeyHolder();
+    sql.sql(
+            "insert into check_run (began_at, ended_at, cause, rules, faults)"
+                + " values (?, ?, ?, ?, ?)")
+        .params(began, ended, cause, findings.size(), faults)
+        .update(key, "id");
+    long id = key.getKey().longValue();
+    int line = 0;
+    for (Finding finding : findings)
+      sql.sql("insert into check_finding values (?, ?, ?, ?, ?, ?, ?)")
+          .params(id, line++, finding.what(), finding.looked(), finding.count())
+          .params(String.join("\n", finding.faults()), String.join("\n", finding.items()))
+          .update();
+    sql.sql("delete from check_finding where run_id <= ?").param(id - KEPT).update();
+    sql.sql("delete from check_run where id <= ?").param(id - KEPT).update();
+    return new Run(id, began, ended, cause, findings.size(), faults);
+  }
+
+  public Optional<Run> latest() {
+    return runs(1).stream().findFirst();
+  }
+
+  /** Checks made, latest first. */
+  public List<Run> runs(int atMost) {
+    return sql.sql("select * from check_run order by id desc limit ?")
+        .param(atMost)
+        .query(
+            (row, n) ->
+                new Run(
+                    row.getLong("id"),
+                    row.getObject("began_at", LocalDateTime.class),
+                    row.getObject("ended_at", LocalDateTime.class),
+                    row.getString("cause"),
+                    row.getInt("rules"),
+                    row.getLong("faults")))
+        .list();
+  }
+
+  /** What a check found, rule by rule. */
+  public List<Finding> findings(long run) {
+    return sql.sql("select * from check_finding where run_id = ? order by count > 0 desc, line")
+        .param(run)
+        .query(
+            (row, n) ->
+                new Finding(
+                    row.getString("what"),
+                    row.getLong("looked"),
+                    lines(row.getString("faults")),
+                    row.getLong("count"),
+                    lines(row.getString("items"))))
+        .list();
+  }
+
+  private static List<String> lines(String text) {
+    return text.isEmpty() ? List.of() : List.of(text.split("\n"));
+  }
+}

@@ -1,0 +1,33 @@
+package zinctally.store.check;
+
+import java.time.LocalDate;
+import org.springframework.stereotype.Service;
+import zinctally.store.prove.PeriodStore;
+
+/** Closes a month once everything that must hold in the book holds. */
+@Service
+public class Closing {
+  private final CheckRuns checks;
+  private final PeriodStore periods;
+
+  Closing(CheckRuns checks, PeriodStore periods) {
+    this.checks = checks;
+    this.periods = periods;
+  }
+
+  /**
+   * @param seen the {@link PeriodStore#fingerprint} of what was shown as unsettled
+   * @throws PeriodStore.Wrong when the check finds something, or what is unsettled has changed;
+   *     nothing is closed
+   */
+  public void close(LocalDate month, String seen, String login) throws PeriodStore.Wrong {
+    CheckRuns.Run run = checks.run("closing");
+    if (!run.clean())
+      throw new PeriodStore.Wrong(
+          "The check before closing found "
+              + run.faults()
+              + (run.faults() == 1 ? " thing that does" : " things that do")
+              + " not hold. Prove, Check names them and how they are put right; nothing is closed.");
+    periods.close(month, seen, login);
+  }
+}
