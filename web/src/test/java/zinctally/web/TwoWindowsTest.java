@@ -3,6 +3,9 @@ package zinctally.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Request;
+import com.microsoft.playwright.options.RequestOptions;
+import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -53,6 +56,35 @@ class TwoWindowsTest extends OwnBookTest {
     open(other, draft);
     assertThat(other.inputValue("[data-cell='rows.0.quantity']")).isEqualTo("12");
     other.context().close();
+  }
+
+  @Test
+  void a_page_loaded_anew_while_its_save_is_on_the_way_loses_nothing_and_is_no_stranger() {
+    item("ANEW", "FIFO", "NONE");
+    begin("b");
+    type("Orrin Joinery", "W-3", "2026-05-01", "", "", "", "", "");
+    type("ANEW", "10");
+    page.waitForCondition(() -> !page.inputValue("#revision").equals("0"));
+    AtomicReference<Request> late = new AtomicReference<>();
+    page.route(
+        "**/drafts/*/save",
+        route -> {
+          if (!late.compareAndSet(null, route.request())) route.abort();
+        });
+    cell(page, "rows.0.price", "5.00");
+    page.waitForCondition(() -> late.get() != null);
+    cell(page, "rows.0.quantity", "12"); // not even sent
+    page.reload();
+    RequestOptions sent = RequestOptions.create().setData(late.get().postData());
+    late.get().headers().forEach(sent::setHeader);
+    page.request().post(late.get().url(), sent);
+    page.unroute("**/drafts/*/save");
+    cell(page, "rows.1.item", "ANEW");
+    cell(page, "rows.1.quantity", "1");
+    cell(page, "rows.1.price", "4.00");
+    page.waitForCondition(() -> page.textContent("#proof").contains("64.00"));
+    assertThat(page.inputValue("[data-cell='rows.0.price']")).isEqualTo("5.00");
+    post("64.00");
   }
 
   @Test
