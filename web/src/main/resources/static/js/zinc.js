@@ -561,35 +561,40 @@
     if (told && e.detail.xhr.status < 400) told.textContent = "not kept: you are signed out. Sign in in another window, then go on here";
   });
   document.addEventListener("htmx:sendError", () => { const k = $("#kept"); if (k) k.textContent = "not kept: the server does not answer"; });
-  // she leaves before all that is typed is kept: it is sent after her, and when the same draft is
-  // opened next it goes on from there as the same window, unless another has written in it
+  // what is typed while she leaves is sent after her; and where the same draft is opened next in
+  // this window, it goes on from there, unless another has written in it meanwhile
   const here = () => ({
     at: paper.getAttribute("hx-post"),
     window: $("[name=_window]", paper).value,
-    revision: $("#revision").value,
+    revision: Number($("#revision").value),
     from: $("[name=_from]", paper) ? $("[name=_from]", paper).value : "",
     cells: [...stands()],
   });
   addEventListener("pagehide", () => {
-    if (proved === typed || paper.dataset.sent || !paper.hasAttribute("hx-post")) return;
-    sessionStorage.setItem("left", JSON.stringify(here()));
+    if (paper.dataset.sent || !paper.hasAttribute("hx-post")) return;
+    const left = here();
+    sessionStorage.setItem("left", JSON.stringify(left));
+    if (proved === typed) return;
     const headers = {"X-CSRF-TOKEN": document.body.dataset.csrf, "HX-Request": "true"};
-    fetch(here().at, {method: "POST", keepalive: true, headers, body: new URLSearchParams(new FormData(paper))}).catch(() => {});
+    fetch(left.at, {method: "POST", keepalive: true, headers, body: new URLSearchParams(new FormData(paper))}).catch(() => {});
   });
   const goOn = (left) => {
     const now = here();
     if (!left || left.at !== now.at) return;
     sessionStorage.removeItem("left");
-    if (left.revision !== now.revision && left.window !== paper.dataset.savedIn) return;
+    if (left.revision < now.revision && left.window !== paper.dataset.savedIn) return;
     $("[name=_window]", paper).value = left.window;
     if (left.from !== now.from) return;
+    let changed = false;
     for (const [name, value] of left.cells) {
       const row = /^rows\.(\d+)\./.exec(name);
       while (row && Number(table.tBodies[0].lastElementChild.dataset.row) < Number(row[1])) addRow();
       const cell = $(`[data-cell="${name}"]`, paper);
-      if (cell) cell.value = value;
+      if (!cell || cell.value === value) continue;
+      cell.value = value;
+      changed = true;
     }
-    saveNow();
+    if (changed) saveNow();
   };
 
   place();

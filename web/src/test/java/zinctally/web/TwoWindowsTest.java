@@ -2,8 +2,10 @@ package zinctally.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Request;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.RequestOptions;
 import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.Test;
@@ -85,6 +87,39 @@ class TwoWindowsTest extends OwnBookTest {
     page.waitForCondition(() -> page.textContent("#proof").contains("64.00"));
     assertThat(page.inputValue("[data-cell='rows.0.price']")).isEqualTo("5.00");
     post("64.00");
+  }
+
+  @Test
+  void a_page_that_was_asked_for_before_the_last_save_goes_on_after_it() {
+    item("BEFORE", "FIFO", "NONE");
+    begin("b");
+    type("Orrin Joinery", "W-4", "2026-05-01", "", "", "", "", "");
+    type("BEFORE", "10", "5.00");
+    page.waitForCondition(() -> page.textContent("#proof").contains("50.00"));
+    kept(page);
+    AtomicReference<Runnable> arrives = new AtomicReference<>();
+    String draft = page.url();
+    page.route(
+        draft,
+        route -> {
+          APIResponse old = route.fetch();
+          arrives.set(() -> route.fulfill(new Route.FulfillOptions().setResponse(old)));
+        });
+    page.focus("[data-cell='rows.0.quantity']");
+    page.evaluate("setTimeout(() => location.reload())");
+    page.waitForCondition(() -> arrives.get() != null);
+    page.waitForResponse(
+        "**/save",
+        () -> {
+          page.keyboard().press("Control+A");
+          page.keyboard().type("12");
+        });
+    page.waitForNavigation(arrives.get());
+    page.unroute(draft);
+    page.waitForCondition(() -> page.textContent("#proof").contains("60.00"));
+    cell(page, "rows.0.price", "6.00");
+    page.waitForCondition(() -> page.textContent("#proof").contains("72.00"));
+    post("72.00");
   }
 
   @Test
