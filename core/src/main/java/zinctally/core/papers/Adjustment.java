@@ -37,6 +37,25 @@ public record Adjustment(LocalDate date, Place place, List<Line> lines) implemen
   }
 
   @Override
+  public Head head() {
+    return Head.of(total());
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(
+            l ->
+                Row.of(l.row(), l.item())
+                    .on(l.reason().account())
+                    .at(place)
+                    .worded(l.reason().name() + (l.memo().isEmpty() ? "" : ": " + l.memo()))
+                    .of(l.quantity(), l.unit())
+                    .worth(l.value()))
+        .toList();
+  }
+
+  @Override
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
     for (Line line : lines) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
@@ -74,8 +75,8 @@ public record Charge(
   }
 
   @Override
-  public Paper with(Party made) {
-    return new Charge(date, due, made, theirNumber, what, amount, tax, rate, lines);
+  public Paper withParties(UnaryOperator<Party> made) {
+    return new Charge(date, due, made.apply(who), theirNumber, what, amount, tax, rate, lines);
   }
 
   @Override
@@ -86,6 +87,29 @@ public record Charge(
   @Override
   public long total() {
     return Math.addExact(amount, tax);
+  }
+
+  @Override
+  public Head head() {
+    return new Head(theirNumber, due, null, amount, tax);
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(l -> Row.of(l.row(), l.of().item()).worded(l.of().number()).worth(l.share()))
+        .toList();
+  }
+
+  /** Who bears how much. */
+  @Override
+  public List<Sum> sums() {
+    List<Sum> sums = new ArrayList<>();
+    for (Line line : lines)
+      sums.add(new Sum(line.of().item().code() + ", " + line.of().number(), line.share()));
+    if (tax != 0) sums.add(new Sum(rate.name(), tax));
+    sums.add(new Sum("Total", total()));
+    return sums;
   }
 
   @Override

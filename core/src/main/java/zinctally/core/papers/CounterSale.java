@@ -47,8 +47,9 @@ public record CounterSale(
   }
 
   @Override
-  public Paper with(Party made) {
-    return new CounterSale((Trade) sale.with(made), tenders, credit, given, change, later, seller);
+  public Paper withParties(UnaryOperator<Party> made) {
+    return new CounterSale(
+        (Trade) sale.withParties(made), tenders, credit, given, change, later, seller);
   }
 
   @Override
@@ -70,6 +71,33 @@ public record CounterSale(
   /** Minor units that are not paid at once. */
   public long owed() {
     return later.stream().mapToLong(Instalments.Part::amount).sum();
+  }
+
+  @Override
+  public Head head() {
+    return sale.head();
+  }
+
+  @Override
+  public List<Row> rows() {
+    return sale.rows();
+  }
+
+  /** What it comes to and how it is paid; what matters to the customer comes last. */
+  @Override
+  public List<Sum> sums() {
+    List<Sum> sums = new ArrayList<>(sale.sums());
+    for (Tender tender : tenders) sums.add(new Sum("In " + tender.kind().words(), tender.amount()));
+    if (credit != null) sums.add(new Sum("Credit of " + credit.credit().number(), credit.amount()));
+    for (Instalments.Part part : later) sums.add(new Sum("Due " + part.due(), part.amount()));
+    if (given != 0) sums.add(new Sum("Cash given", given));
+    sums.add(new Sum("Change", change));
+    return sums;
+  }
+
+  @Override
+  public Optional<Place> counter() {
+    return Optional.of(sale.place());
   }
 
   @Override

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
@@ -43,8 +44,8 @@ public record Delivery(
   }
 
   @Override
-  public Paper with(Party made) {
-    return new Delivery(date, made, reference, address, note, place, lines);
+  public Paper withParties(UnaryOperator<Party> made) {
+    return new Delivery(date, made.apply(who), reference, address, note, place, lines);
   }
 
   @Override
@@ -56,6 +57,24 @@ public record Delivery(
   @Override
   public long total() {
     return 0;
+  }
+
+  @Override
+  public Head head() {
+    return new Head(reference, null, place, 0, 0);
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(
+            l ->
+                Row.of(l.row(), l.item())
+                    .at(place)
+                    .worded(l.item().saleWording())
+                    .of(l.quantity(), l.unit())
+                    .from(Row.From.of(l.flow())))
+        .toList();
   }
 
   @Override

@@ -22,6 +22,17 @@ public record HandJournal(LocalDate date, String override, List<JournalLine> lin
   }
 
   @Override
+  public Head head() {
+    return Head.of(total());
+  }
+
+  /** Its lines are those of its entry. */
+  @Override
+  public List<Row> rows() {
+    return List.of();
+  }
+
+  @Override
   public Plan plan(Catalogue book) {
     return new Plan(List.of(), List.of(), lines, List.of(), List.of());
   }

@@ -19,6 +19,17 @@ public record OpeningBalances(LocalDate date, List<JournalLine> lines) implement
   }
 
   @Override
+  public Head head() {
+    return Head.of(total());
+  }
+
+  /** Its lines are those of its entry. */
+  @Override
+  public List<Row> rows() {
+    return List.of();
+  }
+
+  @Override
   public Plan plan(Catalogue book) {
     long clearing = book.account(Role.OPENING_CLEARING).id();
     List<JournalLine> all = new ArrayList<>(lines);

@@ -3,6 +3,7 @@ package zinctally.core.papers;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 
@@ -22,6 +23,29 @@ public record OpeningParties(LocalDate date, List<Line> lines) implements Paper 
   @Override
   public long total() {
     return lines.stream().mapToLong(Line::amount).sum();
+  }
+
+  @Override
+  public Paper withParties(UnaryOperator<Party> made) {
+    return new OpeningParties(
+        date,
+        lines.stream()
+            .map(
+                l ->
+                    new Line(
+                        l.row(), made.apply(l.party()), l.number(), l.date(), l.due(), l.amount()))
+            .toList());
+  }
+
+  @Override
+  public Head head() {
+    return Head.of(total());
+  }
+
+  /** Its lines are what it makes owed. */
+  @Override
+  public List<Row> rows() {
+    return List.of();
   }
 
   @Override

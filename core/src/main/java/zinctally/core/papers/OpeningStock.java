@@ -43,6 +43,23 @@ public record OpeningStock(LocalDate date, List<Line> lines) implements Paper {
   }
 
   @Override
+  public Head head() {
+    return Head.of(total());
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(
+            l ->
+                Row.of(l.row(), l.item())
+                    .at(l.place())
+                    .of(l.quantity(), l.item().units().base().sign())
+                    .worth(l.value()))
+        .toList();
+  }
+
+  @Override
   public Plan plan(Catalogue book) {
     long clearing = book.account(Role.OPENING_CLEARING).id();
     Stocking stock = new Stocking();

@@ -52,8 +52,8 @@ public record Order(
   }
 
   @Override
-  public Paper with(Party made) {
-    return new Order(kind, date, made, reference, expected, place, notes, lines);
+  public Paper withParties(UnaryOperator<Party> made) {
+    return new Order(kind, date, made.apply(who), reference, expected, place, notes, lines);
   }
 
   @Override
@@ -95,13 +95,40 @@ public record Order(
   }
 
   @Override
+  public Head head() {
+    return new Head(reference, null, place, net(), tax());
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(
+            l ->
+                Row.of(l.row(), l.item())
+                    .at(place)
+                    .worded(buying() ? l.item().purchaseWording() : l.item().saleWording())
+                    .of(l.quantity(), l.unit())
+                    .priced(l.price(), l.discount())
+                    .worth(l.net(), l.tax(), l.rate()))
+        .toList();
+  }
+
+  @Override
+  public List<Sum> sums() {
+    return Sum.of("Total", net(), tax());
+  }
+
+  private boolean buying() {
+    return kind == PaperKind.PURCHASE_ORDER;
+  }
+
+  @Override
   public Plan plan(Catalogue book) {
     List<Plan.Wait> awaits = new ArrayList<>();
-    boolean buying = kind == PaperKind.PURCHASE_ORDER;
     for (Line line : lines) {
       if (line.item().stocked())
-        awaits.add(wait(line, buying ? Awaits.ORDERED_GOODS : Awaits.PROMISED_GOODS));
-      awaits.add(wait(line, buying ? Awaits.ORDERED_BILL : Awaits.PROMISED_INVOICE));
+        awaits.add(wait(line, buying() ? Awaits.ORDERED_GOODS : Awaits.PROMISED_GOODS));
+      awaits.add(wait(line, buying() ? Awaits.ORDERED_BILL : Awaits.PROMISED_INVOICE));
     }
     return new Plan(List.of(), List.of(), List.of(), List.of(), List.of(), awaits, List.of());
   }

@@ -7,24 +7,7 @@ import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 
 /** A paper that has been read and found sound. Amounts are minor units. */
-public sealed interface Paper
-    permits Trade,
-        Adjustment,
-        WriteDown,
-        StartTracking,
-        Charge,
-        Return,
-        Order,
-        Receipt,
-        CounterSale,
-        Delivery,
-        SupplierCredit,
-        Payment,
-        HandJournal,
-        Recosting,
-        OpeningStock,
-        OpeningBalances,
-        OpeningParties {
+public interface Paper {
   PaperKind kind();
 
   LocalDate date();
@@ -34,8 +17,8 @@ public sealed interface Paper
     return Optional.empty();
   }
 
-  /** The same paper with its party made. */
-  default Paper with(Party made) {
+  /** The same paper with everyone in it who is not known yet made. */
+  default Paper withParties(UnaryOperator<Party> made) {
     return this;
   }
 
@@ -51,6 +34,32 @@ public sealed interface Paper
 
   /** The paper's own total, tax included. */
   long total();
+
+  /** What is kept of it beside its lines. */
+  Head head();
+
+  /** Its lines as they are kept; empty when they are kept otherwise. */
+  List<Row> rows();
+
+  /** What it comes to, as its proof shows it; empty when its entry says it all. */
+  default List<Sum> sums() {
+    return List.of();
+  }
+
+  /** The login of whom it names as seller; empty for whoever writes it. */
+  default String seller() {
+    return "";
+  }
+
+  /** The paper whose seller it counts for when it names none; zero for none. */
+  default long soldWith() {
+    return 0;
+  }
+
+  /** The counter at which its cash is taken or given; empty when it is written elsewhere. */
+  default Optional<Place> counter() {
+    return Optional.empty();
+  }
 
   /** What it wants done to stock and ledger. */
   Plan plan(Catalogue book);

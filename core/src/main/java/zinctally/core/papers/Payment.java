@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
@@ -46,8 +47,8 @@ public record Payment(
   }
 
   @Override
-  public Paper with(Party made) {
-    return new Payment(kind, date, made, money, amount, reference, lines, rest);
+  public Paper withParties(UnaryOperator<Party> made) {
+    return new Payment(kind, date, made.apply(who), money, amount, reference, lines, rest);
   }
 
   @Override
@@ -63,6 +64,17 @@ public record Payment(
   /** Minor units that no line settles. */
   public long onAccount() {
     return amount + rest.amount() - lines.stream().mapToLong(Line::asks).sum();
+  }
+
+  @Override
+  public Head head() {
+    return new Head(reference, null, null, amount, 0);
+  }
+
+  /** Its lines are what it settles. */
+  @Override
+  public List<Row> rows() {
+    return List.of();
   }
 
   @Override

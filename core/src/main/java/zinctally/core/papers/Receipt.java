@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Quantity;
@@ -44,8 +45,8 @@ public record Receipt(LocalDate date, Party who, String theirNumber, Place place
   }
 
   @Override
-  public Paper with(Party made) {
-    return new Receipt(date, made, theirNumber, place, lines);
+  public Paper withParties(UnaryOperator<Party> made) {
+    return new Receipt(date, made.apply(who), theirNumber, place, lines);
   }
 
   @Override
@@ -57,6 +58,25 @@ public record Receipt(LocalDate date, Party who, String theirNumber, Place place
   @Override
   public long total() {
     return lines.stream().mapToLong(Line::value).reduce(0, Math::addExact);
+  }
+
+  @Override
+  public Head head() {
+    return new Head(theirNumber, null, place, total(), 0);
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(
+            l ->
+                Row.of(l.row(), l.item())
+                    .at(place)
+                    .of(l.quantity(), l.unit())
+                    .priced(l.price(), BigDecimal.ZERO)
+                    .worth(l.value())
+                    .from(Row.From.of(l.flow())))
+        .toList();
   }
 
   @Override

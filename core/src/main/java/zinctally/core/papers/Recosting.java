@@ -2,6 +2,7 @@ package zinctally.core.papers;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.IntStream;
 import zinctally.core.goods.Item;
 
 /**
@@ -17,6 +18,18 @@ public record Recosting(LocalDate date, List<Item> items, String why) implements
   @Override
   public long total() {
     return 0;
+  }
+
+  @Override
+  public Head head() {
+    return Head.of(0);
+  }
+
+  @Override
+  public List<Row> rows() {
+    return IntStream.range(0, items.size())
+        .mapToObj(i -> Row.of(i, items.get(i)).worded(why))
+        .toList();
   }
 
   @Override

@@ -103,6 +103,37 @@ public record Return(
   }
 
   @Override
+  public Head head() {
+    return new Head(reference, null, place, net(), tax());
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(
+            l ->
+                Row.of(l.row(), l.item())
+                    .at(place)
+                    .worded(l.of().number())
+                    .of(l.quantity(), l.unit())
+                    .worth(l.net(), l.tax(), l.of().rate())
+                    .from(new Row.From(l.of().paper(), l.of().line()))
+                    .because(l.reason()))
+        .toList();
+  }
+
+  @Override
+  public List<Sum> sums() {
+    return Sum.of("Credit", net(), tax());
+  }
+
+  /** A return is the seller's of whom it takes back. */
+  @Override
+  public long soldWith() {
+    return lines.isEmpty() ? 0 : lines.get(0).of().paper();
+  }
+
+  @Override
   public Plan plan(Catalogue book) {
     int sign = toSupplier() ? 1 : -1;
     long differences = book.account(Role.PRICE_DIFFERENCES).id();

@@ -50,6 +50,18 @@ public record StartTracking(
     return lines.stream().mapToLong(Line::value).reduce(0, Math::addExact);
   }
 
+  @Override
+  public Head head() {
+    return Head.of(total());
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(l -> Row.of(l.row(), item).at(l.place()).of(l.quantity(), "").worth(l.value()))
+        .toList();
+  }
+
   /** What was there comes in before anything else of its day. */
   @Override
   public Plan plan(Catalogue book) {

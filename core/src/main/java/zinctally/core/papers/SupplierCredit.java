@@ -44,6 +44,27 @@ public record SupplierCredit(LocalDate date, Party who, String theirNumber, List
   }
 
   @Override
+  public Head head() {
+    return new Head(theirNumber, null, null, net(), tax());
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(
+            l ->
+                Row.of(l.row(), null)
+                    .worded(l.due().number())
+                    .worth(l.net(), l.tax(), l.due().rate()))
+        .toList();
+  }
+
+  @Override
+  public List<Sum> sums() {
+    return Sum.of("Credit", net(), tax());
+  }
+
+  @Override
   public Plan plan(Catalogue book) {
     List<JournalLine> known = new ArrayList<>();
     List<Plan.Settlement> settlements = new ArrayList<>();

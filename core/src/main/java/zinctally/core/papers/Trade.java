@@ -1,6 +1,7 @@
 package zinctally.core.papers;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -60,8 +61,8 @@ public record Trade(
   }
 
   @Override
-  public Paper with(Party made) {
-    return new Trade(kind, date, due, made, theirNumber, place, lines, bears);
+  public Paper withParties(UnaryOperator<Party> made) {
+    return new Trade(kind, date, due, made.apply(who), theirNumber, place, lines, bears);
   }
 
   @Override
@@ -71,17 +72,40 @@ public record Trade(
     return new Trade(kind, date, due, who, theirNumber, place, same, bears);
   }
 
+  /** A bill is owed under its supplier's number, an invoice under our own. */
+  private String owedAs() {
+    return kind == PaperKind.BILL ? theirNumber : "";
+  }
+
+  @Override
+  public Head head() {
+    return new Head(theirNumber, due, place, net(), tax());
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream().map(TradeLine::asRow).toList();
+  }
+
+  @Override
+  public List<Sum> sums() {
+    List<Sum> sums = new ArrayList<>();
+    Map<Integer, Long> charges = charges();
+    for (TradeLine line : lines)
+      if (charges.containsKey(line.row()))
+        sums.add(new Sum(line.item().code() + " bears of the charges", charges.get(line.row())));
+    sums.add(new Sum("Without tax", net()));
+    byRate().forEach((rate, tax) -> sums.add(new Sum(rate.name(), rate, tax)));
+    sums.add(new Sum("Total", total()));
+    return sums;
+  }
+
   /**
    * Goods of a bill come in at their price without reclaimable tax (IAS 2 paragraph 11); goods of
    * an invoice go out at the cost the pool gives, to cost of goods sold in the period in which
    * their revenue is recognised (IAS 2 paragraph 34). What came before its bill was valued at the
    * price expected; what the bill asks beyond that belongs to the cost of those goods.
    */
-  /** A bill is owed under its supplier's number, an invoice under our own. */
-  private String owedAs() {
-    return kind == PaperKind.BILL ? theirNumber : "";
-  }
-
   @Override
   public Plan plan(Catalogue book) {
     boolean buying = kind == PaperKind.BILL;

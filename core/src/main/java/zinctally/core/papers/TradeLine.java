@@ -39,6 +39,17 @@ public record TradeLine(
     return item != null && item.stocked();
   }
 
+  Row asRow() {
+    return Row.of(row, item)
+        .on(account == null ? null : account.id())
+        .at(place)
+        .worded(wording)
+        .of(quantity, unit)
+        .priced(price, discount)
+        .worth(net, tax, rate)
+        .from(Row.From.of(flow));
+  }
+
   /** The same of an item that is made. */
   TradeLine of(Item made) {
     return new TradeLine(

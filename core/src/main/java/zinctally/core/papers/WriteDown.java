@@ -33,6 +33,18 @@ public record WriteDown(LocalDate date, List<Line> lines) implements Paper {
   }
 
   @Override
+  public Head head() {
+    return Head.of(total());
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(l -> Row.of(l.row(), l.item()).worded(l.memo()).worth(l.change()))
+        .toList();
+  }
+
+  @Override
   public Plan plan(Catalogue book) {
     long contra = book.account(Role.WRITE_DOWNS).id();
     List<Plan.Event> events =

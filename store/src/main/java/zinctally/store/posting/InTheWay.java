@@ -26,7 +26,7 @@ class InTheWay {
     this.awaiting = awaiting;
   }
 
-  List<Fault> ofAmending(PaperRows.Head paper, Plan next, Catalogue.Rules rules) {
+  List<Fault> ofAmending(PaperRows.Posted paper, Plan next, Catalogue.Rules rules) {
     if (paper.isVoid())
       return List.of(Fault.whole(paper.number() + " is void; write a new paper instead."));
     if (paper.kind() == PaperKind.START_TRACKING)
@@ -46,7 +46,7 @@ class InTheWay {
     return inUse(paper.id(), next, rules);
   }
 
-  List<Fault> ofVoiding(PaperRows.Head paper, LocalDate on, Catalogue.Rules rules) {
+  List<Fault> ofVoiding(PaperRows.Posted paper, LocalDate on, Catalogue.Rules rules) {
     List<Fault> faults = new ArrayList<>();
     if (paper.isVoid()) faults.add(Fault.whole(paper.number() + " is void already."));
     else if (paper.kind() == PaperKind.RECOSTING) faults.add(STAYS);

@@ -5,14 +5,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
-import zinctally.core.papers.OpeningParties;
 import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.Party;
@@ -43,9 +41,7 @@ class Newcomers {
    * @throws Holding.LookAgain when another paper made one of them at the same moment
    */
   Paper make(Paper paper, BookCatalogue book) {
-    Optional<Party> party = paper.party();
-    Paper known =
-        party.isPresent() && party.get().id() == 0 ? paper.with(made(party.get())) : paper;
+    Paper known = paper.withParties(this::made);
     if (known.items().stream().anyMatch(i -> i.id() < 0) && !(known instanceof OpeningStock)) {
       Map<String, Item> made = new HashMap<>();
       return known.withItems(
@@ -54,18 +50,8 @@ class Newcomers {
                   ? item
                   : made.computeIfAbsent(item.name().toLowerCase(Locale.ROOT), n -> made(item)));
     }
-    if (known != paper) return known;
-    if (paper instanceof OpeningParties p)
-      return new OpeningParties(
-          p.date(),
-          p.lines().stream()
-              .map(
-                  l ->
-                      new OpeningParties.Line(
-                          l.row(), made(l.party()), l.number(), l.date(), l.due(), l.amount()))
-              .toList());
-    if (paper instanceof StartTracking start) stock(start.item());
-    return paper instanceof OpeningStock stock ? made(stock, book) : paper;
+    if (known instanceof StartTracking start) stock(start.item());
+    return known instanceof OpeningStock stock ? made(stock, book) : known;
   }
 
   private void stock(Item item) {

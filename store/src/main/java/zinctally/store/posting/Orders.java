@@ -49,13 +49,13 @@ class Orders {
         .single();
   }
 
-  private static void standing(PaperRows.Head order) {
+  private static void standing(PaperRows.Posted order) {
     boolean is = order.kind() == PaperKind.PURCHASE_ORDER || order.kind() == PaperKind.SALES_ORDER;
     if (!is || order.isVoid())
       throw new Refused(List.of(Fault.whole(order.number() + " is no order that stands.")));
   }
 
-  void approve(PaperRows.Head order, LocalDateTime now, String login) {
+  void approve(PaperRows.Posted order, LocalDateTime now, String login) {
     standing(order);
     if (!mayApprove(login))
       throw new Refused(
@@ -67,7 +67,7 @@ class Orders {
         .update();
   }
 
-  void end(PaperRows.Head order, LocalDate on, LocalDateTime now, String login) {
+  void end(PaperRows.Posted order, LocalDate on, LocalDateTime now, String login) {
     standing(order);
     LocalDate day = on.isBefore(order.date()) ? order.date() : on;
     awaiting.end(order.id(), day);

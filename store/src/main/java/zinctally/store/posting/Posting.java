@@ -126,7 +126,7 @@ public class Posting {
       return new Proof(reading, withShort(reading, book, login), Optional.empty());
     Paper paper = reading.paper().get();
     Plan plan = paper.plan(book);
-    Optional<PaperRows.Head> before = amends == 0 ? Optional.empty() : rows.head(amends, false);
+    Optional<PaperRows.Posted> before = amends == 0 ? Optional.empty() : rows.head(amends, false);
     Attempt attempt =
         attempt(job(paper, plan, before, Long.MAX_VALUE, book, login), before, book, null);
     if (attempt.worked.isPresent())
@@ -153,7 +153,7 @@ public class Posting {
   /** What voiding a paper on a day would do; writes nothing. */
   public Proof proveVoid(long paper, LocalDate on, String login) {
     BookCatalogue book = catalogues.open();
-    PaperRows.Head head = rows.head(paper, false).orElseThrow();
+    PaperRows.Posted head = rows.head(paper, false).orElseThrow();
     List<Fault> faults = inTheWay.ofVoiding(head, on, book.rules());
     if (!faults.isEmpty()) return new Proof(Reading.NOTHING, faults, Optional.empty());
     Attempt attempt = attempt(voiding(head, on, book, login), Optional.empty(), book, null);
@@ -187,7 +187,7 @@ public class Posting {
   private Worker.Job job(
       Paper paper,
       Plan plan,
-      Optional<PaperRows.Head> before,
+      Optional<PaperRows.Posted> before,
       long sequence,
       BookCatalogue book,
       String login) {
@@ -198,7 +198,7 @@ public class Posting {
     return new Worker.Job(
         plan,
         paper.date(),
-        before.map(PaperRows.Head::sequence).orElse(sequence),
+        before.map(PaperRows.Posted::sequence).orElse(sequence),
         undo,
         withOld(items, undo, book),
         book.rules().firstOpenDay(),
@@ -206,7 +206,8 @@ public class Posting {
         book.mayGoShort(login));
   }
 
-  private Worker.Job voiding(PaperRows.Head head, LocalDate on, BookCatalogue book, String login) {
+  private Worker.Job voiding(
+      PaperRows.Posted head, LocalDate on, BookCatalogue book, String login) {
     Undo undo = undoing.of(head.id(), on);
     return new Worker.Job(
         Plan.NOTHING,
@@ -240,7 +241,7 @@ public class Posting {
    * @param held ids of the items that are held, for a posting; null for a proof
    */
   private Attempt attempt(
-      Worker.Job job, Optional<PaperRows.Head> amends, BookCatalogue book, Set<Long> held) {
+      Worker.Job job, Optional<PaperRows.Posted> amends, BookCatalogue book, Set<Long> held) {
     if (amends.isPresent()) {
       List<Fault> faults = inTheWay.ofAmending(amends.get(), job.plan(), book.rules());
       if (!faults.isEmpty()) return Attempt.failed(faults);
@@ -353,7 +354,7 @@ public class Posting {
     if (saved.posted()) return saved.paper();
     IntConsumer reached = progress.begin(id, saved.draft().rows().size());
     reached.accept(1);
-    Optional<PaperRows.Head> before = amended(saved);
+    Optional<PaperRows.Posted> before = amended(saved);
     BookCatalogue book = catalogues.held(saved.amends(), saved.draft().kind().changesItems());
     Set<Long> items = new TreeSet<>(named(saved.draft(), book));
     items.addAll(touched);
@@ -377,10 +378,10 @@ public class Posting {
     long stock = worked.fresh().stream().mapToLong(f -> f.entry().value()).sum();
     int version = before.map(b -> b.version() + 1).orElse(1);
     Optional<Long> till = tills.of(saved.draft(), paper, login, worked.work(), true);
-    String number = before.map(PaperRows.Head::number).orElseGet(() -> rows.number(paper));
+    String number = before.map(PaperRows.Posted::number).orElseGet(() -> rows.number(paper));
     long paperId =
         before
-            .map(PaperRows.Head::id)
+            .map(PaperRows.Posted::id)
             .orElseGet(() -> rows.add(paper, number, sequence, stock, now, login, till));
     if (before.isPresent()) rows.amend(paperId, version, paper, stock);
     String what = before.isPresent() ? "amended" : "posted";
@@ -415,9 +416,9 @@ public class Posting {
     return made;
   }
 
-  private Optional<PaperRows.Head> amended(SavedDraft saved) {
+  private Optional<PaperRows.Posted> amended(SavedDraft saved) {
     if (saved.amends() == 0) return Optional.empty();
-    PaperRows.Head head = rows.head(saved.amends(), true).orElseThrow();
+    PaperRows.Posted head = rows.head(saved.amends(), true).orElseThrow();
     if (head.version() != saved.amendsVersion())
       throw new Refused(
           List.of(
@@ -444,7 +445,7 @@ public class Posting {
   }
 
   private long voidOnce(long id, LocalDate on, String why, String login, Set<Long> touched) {
-    PaperRows.Head head = rows.head(id, true).orElseThrow();
+    PaperRows.Posted head = rows.head(id, true).orElseThrow();
     BookCatalogue book = catalogues.held(0, head.kind().changesItems());
     Set<Long> held = holding.ofPosted(id, touched, book);
     List<Fault> faults = inTheWay.ofVoiding(head, on, book.rules());
@@ -473,7 +474,7 @@ public class Posting {
   public void endOrder(long order, String login) {
     holding(
         items -> {
-          PaperRows.Head head = rows.head(order, true).orElseThrow();
+          PaperRows.Posted head = rows.head(order, true).orElseThrow();
           holding.ofPosted(order, items, catalogues.held(0, false));
           orders.end(head, LocalDate.now(clock), LocalDateTime.now(clock), login);
           rows.audit(
@@ -490,7 +491,7 @@ public class Posting {
   public void approveOrder(long order, String login) {
     holding(
         items -> {
-          PaperRows.Head head = rows.head(order, true).orElseThrow();
+          PaperRows.Posted head = rows.head(order, true).orElseThrow();
           orders.approve(head, LocalDateTime.now(clock), login);
           rows.audit(LocalDateTime.now(clock), login, order, "approved " + head.number(), "");
           return order;

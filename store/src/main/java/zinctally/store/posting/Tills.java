@@ -6,7 +6,6 @@ import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.ledger.JournalEntry;
-import zinctally.core.papers.CounterSale;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.Paper;
@@ -35,7 +34,7 @@ class Tills {
     if (!movesCash(Stream.concat(work.journals().stream(), work.reversals().stream())))
       return Optional.empty();
     String named = draft.field("till");
-    Optional<Place> at = counterPlace(paper);
+    Optional<Place> at = paper.counter();
     List<Open> open = open(hold);
     if (!named.isEmpty()) {
       Optional<Open> there = open.stream().filter(t -> t.place.equalsIgnoreCase(named)).findFirst();
@@ -81,12 +80,6 @@ class Tills {
         .or(() -> open.stream().filter(t -> t.by.equalsIgnoreCase(login)).findFirst())
         .or(() -> open.size() == 1 ? Optional.of(open.get(0)) : Optional.empty())
         .map(Open::id);
-  }
-
-  /** Where the counter takes or gives cash; empty for papers that are written elsewhere. */
-  private static Optional<Place> counterPlace(Paper paper) {
-    if (paper instanceof CounterSale sale) return Optional.of(sale.sale().place());
-    return Optional.empty();
   }
 
   private boolean movesCash(Stream<JournalEntry> journals) {

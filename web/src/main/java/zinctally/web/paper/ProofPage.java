@@ -15,18 +15,10 @@ import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.number.Quantity;
-import zinctally.core.papers.Charge;
-import zinctally.core.papers.CounterSale;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
-import zinctally.core.papers.Instalments;
-import zinctally.core.papers.Order;
+import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.Return;
-import zinctally.core.papers.SupplierCredit;
-import zinctally.core.papers.Tender;
-import zinctally.core.papers.Trade;
-import zinctally.core.papers.TradeLine;
 import zinctally.core.proof.Proof;
 import zinctally.store.OneMoment;
 import zinctally.store.book.BookCatalogue;
@@ -121,24 +113,8 @@ class ProofPage {
     model.addAttribute(
         "usualAccount", open.usualAccount(draft, book).map(Account::label).orElse(null));
     before.ifPresent(b -> model.addAttribute("changes", TextChange.between(b, draft)));
-    proof
-        .reading()
-        .paper()
-        .ifPresent(
-            p -> {
-              if (p instanceof Trade trade) model.addAttribute("totals", totals(trade));
-              if (p instanceof CounterSale sale) model.addAttribute("totals", totals(sale));
-              if (p instanceof Charge charge) model.addAttribute("totals", totals(charge));
-              if (p instanceof Return back) model.addAttribute("totals", totals(back));
-              if (p instanceof Order order)
-                model.addAttribute(
-                    "totals", totals("Total", order.net(), order.tax(), order.total()));
-              if (p instanceof SupplierCredit credit)
-                model.addAttribute(
-                    "totals", totals("Credit", credit.net(), credit.tax(), credit.total()));
-            });
-    if (draft.kind() == PaperKind.COUNTER_SALE)
-      model.addAttribute("toPay", proof.reading().toPay());
+    proof.reading().paper().ifPresent(paper -> model.addAttribute("totals", totals(paper)));
+    model.addAttribute("toPay", proof.reading().toPay());
     if (draft.kind() == PaperKind.BILL && saved.amends() == 0)
       proof.work().ifPresent(w -> model.addAttribute("effects", effects(w)));
     work(proof, book, model);
@@ -183,63 +159,18 @@ class ProofPage {
     model.addAttribute("laterSums", laters.totals(work, book));
   }
 
-  private List<Total> totals(Trade trade) {
-    List<Total> totals = new ArrayList<>();
-    Map<Integer, Long> charges = trade.charges();
-    for (TradeLine line : trade.lines())
-      if (charges.containsKey(line.row()))
-        totals.add(
-            new Total(
-                line.item().code() + " bears of the charges", say.money(charges.get(line.row()))));
-    totals.add(new Total("Without tax", say.money(trade.net())));
-    trade
-        .byRate()
-        .forEach(
-            (rate, tax) ->
-                totals.add(
-                    new Total(
-                        rate.name() + " " + say.percent(rate.percent().stripTrailingZeros()),
-                        say.money(tax))));
-    totals.add(new Total("Total", say.money(trade.total())));
-    return totals;
-  }
-
-  /** What a counter sale comes to and how it is paid; what matters to the customer comes last. */
-  private List<Total> totals(CounterSale sale) {
-    List<Total> totals = new ArrayList<>(totals(sale.sale()));
-    for (Tender tender : sale.tenders())
-      totals.add(new Total("In " + tender.kind().words(), say.money(tender.amount())));
-    if (sale.credit() != null)
-      totals.add(
-          new Total(
-              "Credit of " + sale.credit().credit().number(), say.money(sale.credit().amount())));
-    for (Instalments.Part part : sale.later())
-      totals.add(new Total("Due " + part.due(), say.money(part.amount())));
-    if (sale.given() != 0) totals.add(new Total("Cash given", say.money(sale.given())));
-    totals.add(new Total("Change", say.money(sale.change())));
-    return totals;
-  }
-
-  /** Who bears how much of a charge. */
-  private List<Total> totals(Charge charge) {
-    List<Total> totals = new ArrayList<>();
-    for (Charge.Line line : charge.lines())
-      totals.add(
-          new Total(line.of().item().code() + ", " + line.of().number(), say.money(line.share())));
-    if (charge.tax() != 0) totals.add(new Total(charge.rate().name(), say.money(charge.tax())));
-    totals.add(new Total("Total", say.money(charge.total())));
-    return totals;
-  }
-
-  private List<Total> totals(Return back) {
-    return totals("Credit", back.net(), back.tax(), back.total());
-  }
-
-  private List<Total> totals(String last, long net, long tax, long total) {
-    return List.of(
-        new Total("Without tax", say.money(net)),
-        new Total("Tax", say.money(tax)),
-        new Total(last, say.money(total)));
+  private List<Total> totals(Paper paper) {
+    return paper.sums().stream()
+        .map(
+            sum ->
+                new Total(
+                    sum.rate() == null
+                        ? sum.words()
+                        : sum.words()
+                            + " "
+                            + say.percent(sum.rate().percent().stripTrailingZeros()),
+                    say.money(sum.amount())))
+        .toList();
   }
 
   /** What a bill's differences from its receipts do, item by item. */
