@@ -104,7 +104,7 @@ final class ChargeReader {
     List<Charge.Bearer> found = new ArrayList<>();
     if (!bill.isEmpty()) {
       in.book.traded(bill).stream()
-          .filter(t -> !t.kind().sells())
+          .filter(t -> !t.kind().is(PaperKind.Trait.SELLS))
           .forEach(t -> found.add(new Charge.Bearer(t, null)));
       in.book.awaited(bill).stream()
           .filter(a -> a.what() == Awaits.BILLED_GOODS && a.number().equalsIgnoreCase(bill))

@@ -1,41 +1,94 @@
 package zinctally.core.papers;
 
+import static zinctally.core.papers.PaperKind.Trait.ASKS_OF_PARTY;
+import static zinctally.core.papers.PaperKind.Trait.BRINGS_IN;
+import static zinctally.core.papers.PaperKind.Trait.CHANGES_ITEMS;
+import static zinctally.core.papers.PaperKind.Trait.HANDED;
+import static zinctally.core.papers.PaperKind.Trait.MOVES_GOODS;
+import static zinctally.core.papers.PaperKind.Trait.ORDERS;
+import static zinctally.core.papers.PaperKind.Trait.PAYS;
+import static zinctally.core.papers.PaperKind.Trait.PRICED;
+import static zinctally.core.papers.PaperKind.Trait.REPEATS;
+import static zinctally.core.papers.PaperKind.Trait.SELLS;
+import static zinctally.core.papers.PaperKind.Trait.SENDS;
+import static zinctally.core.papers.PaperKind.Trait.STAYS;
+import static zinctally.core.papers.PaperKind.Trait.VALUED;
+
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 
 /** The papers that can be written. */
 public enum PaperKind {
   OPENING_BALANCES("Opening balances", "OB", "prove"),
   OPENING_STOCK("Opening stock", "OS", "goods"),
   OPENING_PARTIES("Opening bills and invoices", "OP", "prove"),
-  PURCHASE_ORDER("Purchase order", "PO", "buy"),
-  RECEIPT("Receipt", "R", "buy"),
-  BILL("Supplier bill", "B", "buy"),
-  CHARGE("Charges on goods", "CH", "buy"),
-  SUPPLIER_RETURN("Return to supplier", "RS", "buy"),
-  SUPPLIER_CREDIT("Supplier's credit note", "SC", "buy"),
-  SUPPLIER_PAYMENT("Payment to supplier", "PS", "buy"),
-  SALES_ORDER("Sales order", "SO", "sell"),
-  DELIVERY("Delivery", "D", "sell"),
-  INVOICE("Invoice", "INV", "sell"),
-  COUNTER_SALE("Counter sale", "CS", "sell"),
-  CUSTOMER_RETURN("Customer return", "RC", "sell"),
-  CUSTOMER_PAYMENT("Payment from customer", "PC", "sell"),
-  ADJUSTMENT("Adjustment", "A", "handle"),
+  PURCHASE_ORDER("Purchase order", "PO", "buy", ORDERS, PRICED, HANDED, REPEATS),
+  RECEIPT("Receipt", "R", "buy", MOVES_GOODS, VALUED, BRINGS_IN),
+  BILL("Supplier bill", "B", "buy", MOVES_GOODS, PRICED, REPEATS, BRINGS_IN, ASKS_OF_PARTY),
+  CHARGE("Charges on goods", "CH", "buy", VALUED, ASKS_OF_PARTY),
+  SUPPLIER_RETURN("Return to supplier", "RS", "buy", MOVES_GOODS, VALUED),
+  SUPPLIER_CREDIT("Supplier's credit note", "SC", "buy", VALUED, ASKS_OF_PARTY),
+  SUPPLIER_PAYMENT("Payment to supplier", "PS", "buy", PAYS, HANDED),
+  SALES_ORDER("Sales order", "SO", "sell", ORDERS, PRICED, HANDED, ASKS_OF_PARTY),
+  DELIVERY("Delivery", "D", "sell", MOVES_GOODS, SENDS, HANDED),
+  INVOICE("Invoice", "INV", "sell", MOVES_GOODS, SENDS, SELLS, PRICED, HANDED, ASKS_OF_PARTY),
+  COUNTER_SALE(
+      "Counter sale", "CS", "sell", MOVES_GOODS, SENDS, SELLS, PRICED, HANDED, ASKS_OF_PARTY),
+  CUSTOMER_RETURN("Customer return", "RC", "sell", MOVES_GOODS, VALUED, HANDED),
+  CUSTOMER_PAYMENT("Payment from customer", "PC", "sell", PAYS, HANDED),
+  ADJUSTMENT("Adjustment", "A", "handle", MOVES_GOODS),
   WRITE_DOWN("Write-down", "WD", "handle"),
-  START_TRACKING("Start of tracking", "ST", "goods"),
-  RECOSTING("Recosting", "RK", "prove"),
+  START_TRACKING("Start of tracking", "ST", "goods", CHANGES_ITEMS),
+  RECOSTING("Recosting", "RK", "prove", STAYS),
   JOURNAL("Journal by hand", "J", "prove");
 
   private final String words;
   private final String prefix;
   private final String area;
+  private final Set<Trait> traits;
 
-  PaperKind(String words, String prefix, String area) {
+  PaperKind(String words, String prefix, String area, Trait... traits) {
     this.words = words;
     this.prefix = prefix;
     this.area = area;
+    this.traits = Set.of(traits);
+  }
+
+  /** What others ask of a kind, so that nobody needs to know kinds by name. */
+  public enum Trait {
+    /** Goods come or go with it. */
+    MOVES_GOODS,
+    /** Goods come in with it and wait for it, or it for them. */
+    BRINGS_IN,
+    /** Goods go to a customer with it. */
+    SENDS,
+    /** It asks a customer for money, and takes goods along. */
+    SELLS,
+    /** It is an order: it binds, and moves and books nothing. */
+    ORDERS,
+    /** Money changes hands with it alone. */
+    PAYS,
+    /** Its lines have prices. */
+    PRICED,
+    /** Its lines have a worth, and no price. */
+    VALUED,
+    /** It is handed over, and so has a PDF. */
+    HANDED,
+    /** It can come again by itself every month. */
+    REPEATS,
+    /** Reading it asks what else is known of its party: their number, what they may owe. */
+    ASKS_OF_PARTY,
+    /** It changes what an item is, which every other posting relies on. */
+    CHANGES_ITEMS,
+    /** It is neither amended nor voided. */
+    STAYS
+  }
+
+  /** Whether it has a trait. */
+  public boolean is(Trait trait) {
+    return traits.contains(trait);
   }
 
   public String words() {
@@ -64,24 +117,6 @@ public enum PaperKind {
       case "sell" -> Optional.of(Party.Kind.CUSTOMER);
       default -> Optional.empty();
     };
-  }
-
-  /** Whether it sells: asks a customer for money, and takes goods along. */
-  public boolean sells() {
-    return this == INVOICE || this == COUNTER_SALE;
-  }
-
-  /** Whether reading it asks what else is known of its party: their number, what they may owe. */
-  public boolean asksOfParty() {
-    return switch (this) {
-      case BILL, CHARGE, SUPPLIER_CREDIT, SALES_ORDER, INVOICE, COUNTER_SALE -> true;
-      default -> false;
-    };
-  }
-
-  /** Whether it changes what an item is, which every other posting relies on. */
-  public boolean changesItems() {
-    return this == START_TRACKING;
   }
 
   /** Its word in addresses: {@code supplier-payment}. */

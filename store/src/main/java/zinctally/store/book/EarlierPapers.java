@@ -22,6 +22,7 @@ import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.CreditDue;
 import zinctally.core.papers.OpenItem;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Plan;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.Traded;
@@ -252,7 +253,7 @@ final class EarlierPapers {
                         row.getObject(4, LocalDate.class),
                         row.getLong(5)))
             .optional()
-            .filter(h -> WAITS.containsKey(h.kind) || h.kind == PaperKind.BILL || h.kind.sells());
+            .filter(h -> h.kind.is(Trait.BRINGS_IN) || h.kind.is(Trait.SENDS));
     if (head.isEmpty()) return List.of();
     Head paper = head.get();
     Awaits waits = WAITS.get(paper.kind);

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Draft;
+import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookCatalogue;
 
 /**
@@ -54,7 +55,7 @@ class Holding {
 
   /** Whom a paper asks something about: their number on another paper, what they may owe. */
   private void party(Draft draft) {
-    if (!draft.kind().asksOfParty() || draft.party().isEmpty()) return;
+    if (!draft.kind().is(PaperKind.Trait.ASKS_OF_PARTY) || draft.party().isEmpty()) return;
     sql.sql(
             "select w.id from party p join party w on w.id = coalesce(p.merged_into, p.id)"
                 + " where p.kind = ? and p.name = ?"

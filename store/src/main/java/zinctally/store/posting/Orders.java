@@ -3,15 +3,18 @@ package zinctally.store.posting;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.Order;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Party;
 
 /** What is kept of orders beyond their lines: dates, approval, end. */
 @Component
-class Orders {
+class Orders implements Follower {
   private final JdbcClient sql;
   private final Awaiting awaiting;
 
@@ -20,9 +23,17 @@ class Orders {
     this.awaiting = awaiting;
   }
 
+  @Override
+  public boolean follows(PaperKind kind) {
+    return kind.is(Trait.ORDERS);
+  }
+
   /** A new order or its next version; it is approved at once by one who may approve. */
-  void write(Order order, long paper, LocalDateTime now, String login) {
-    boolean approved = order.kind() == PaperKind.SALES_ORDER || mayApprove(login);
+  @Override
+  public void posted(Posted what) {
+    Order order = (Order) what.paper();
+    boolean ours = order.kind().side().equals(Optional.of(Party.Kind.SUPPLIER));
+    boolean approved = !ours || mayApprove(what.login());
     sql.sql(
             """
             insert into order_head (paper_id, expected, notes, approved_at, approved_by)
@@ -32,7 +43,11 @@ class Orders {
               ended_at = null, ended_by = null
             """)
         .params(
-            paper, order.expected(), order.notes(), approved ? now : null, approved ? login : null)
+            what.id(),
+            order.expected(),
+            order.notes(),
+            approved ? what.now() : null,
+            approved ? what.login() : null)
         .update();
   }
 
@@ -50,8 +65,7 @@ class Orders {
   }
 
   private static void standing(PaperRows.Posted order) {
-    boolean is = order.kind() == PaperKind.PURCHASE_ORDER || order.kind() == PaperKind.SALES_ORDER;
-    if (!is || order.isVoid())
+    if (!order.kind().is(Trait.ORDERS) || order.isVoid())
       throw new Refused(List.of(Fault.whole(order.number() + " is no order that stands.")));
   }
 

@@ -13,6 +13,7 @@ import java.util.TreeSet;
 import java.util.function.IntConsumer;
 import java.util.function.LongConsumer;
 import java.util.function.ToLongFunction;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import zinctally.core.cost.CannotCost;
@@ -24,7 +25,6 @@ import zinctally.core.opening.Sheet;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.DraftReader;
 import zinctally.core.papers.Fault;
-import zinctally.core.papers.Order;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Plan;
@@ -55,7 +55,7 @@ public class Posting {
   private final PaperWriter writer;
   private final Dues dues;
   private final Awaiting awaiting;
-  private final SupplierItems supplierItems;
+  private final List<Follower> followers;
   private final Orders orders;
   private final Tills tills;
   private final Progress progress;
@@ -77,7 +77,7 @@ public class Posting {
       PaperWriter writer,
       Dues dues,
       Awaiting awaiting,
-      SupplierItems supplierItems,
+      List<Follower> followers,
       Orders orders,
       Tills tills,
       Progress progress,
@@ -97,7 +97,7 @@ public class Posting {
     this.writer = writer;
     this.dues = dues;
     this.awaiting = awaiting;
-    this.supplierItems = supplierItems;
+    this.followers = followers;
     this.orders = orders;
     this.tills = tills;
     this.progress = progress;
@@ -355,7 +355,8 @@ public class Posting {
     IntConsumer reached = progress.begin(id, saved.draft().rows().size());
     reached.accept(1);
     Optional<PaperRows.Posted> before = amended(saved);
-    BookCatalogue book = catalogues.held(saved.amends(), saved.draft().kind().changesItems());
+    BookCatalogue book =
+        catalogues.held(saved.amends(), saved.draft().kind().is(PaperKind.Trait.CHANGES_ITEMS));
     Set<Long> items = new TreeSet<>(named(saved.draft(), book));
     items.addAll(touched);
     Set<Long> held = holding.ofPosting(saved.draft(), saved.amends(), items, book);
@@ -399,13 +400,17 @@ public class Posting {
       awaiting.write(costed, paperId);
     }
     awaiting.recost(worked.sent(), paperId);
-    if (paper instanceof Order order) orders.write(order, paperId, now, login);
-    if (paper.kind() == PaperKind.BILL) supplierItems.learn(paperId, before.isPresent());
+    Follower.Posted posted = new Follower.Posted(paper, paperId, before.isPresent(), now, login);
+    following(paper.kind()).forEach(f -> f.posted(posted));
     drafts.posted(id, paperId);
     more.accept(paperId);
     rows.audit(now, login, paperId, what + " " + number, "version " + version);
     reached.accept(100);
     return paperId;
+  }
+
+  private Stream<Follower> following(PaperKind kind) {
+    return followers.stream().filter(f -> f.follows(kind));
   }
 
   /** Items that were made with the paper; nobody else knows of them yet. */
@@ -446,7 +451,7 @@ public class Posting {
 
   private long voidOnce(long id, LocalDate on, String why, String login, Set<Long> touched) {
     PaperRows.Posted head = rows.head(id, true).orElseThrow();
-    BookCatalogue book = catalogues.held(0, head.kind().changesItems());
+    BookCatalogue book = catalogues.held(0, head.kind().is(PaperKind.Trait.CHANGES_ITEMS));
     Set<Long> held = holding.ofPosted(id, touched, book);
     List<Fault> faults = inTheWay.ofVoiding(head, on, book.rules());
     if (!faults.isEmpty()) throw new Refused(faults);
@@ -460,7 +465,7 @@ public class Posting {
     awaiting.rewrite(Plan.NOTHING, job.undo(), id, on);
     awaiting.recost(worked.sent(), id);
     rows.setVoid(id);
-    if (head.kind() == PaperKind.BILL) supplierItems.learn(id, true);
+    following(head.kind()).forEach(f -> f.voided(id));
     String what = "voided " + head.number();
     rows.audit(now, login, id, what, "on " + on + (why.isBlank() ? "" : ": " + why));
     return id;

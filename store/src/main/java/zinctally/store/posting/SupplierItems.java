@@ -3,14 +3,32 @@ package zinctally.store.posting;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PaperKind.Trait;
 
 /** Keeps what each supplier asked last for each of our items. */
 @Component
-class SupplierItems {
+class SupplierItems implements Follower {
   private final JdbcClient sql;
 
   SupplierItems(JdbcClient sql) {
     this.sql = sql;
+  }
+
+  /** Papers by which a supplier asks a price. */
+  @Override
+  public boolean follows(PaperKind kind) {
+    return kind.is(Trait.BRINGS_IN) && kind.is(Trait.PRICED);
+  }
+
+  @Override
+  public void posted(Posted what) {
+    learn(what.id(), what.again());
+  }
+
+  @Override
+  public void voided(long id) {
+    learn(id, true);
   }
 
   /**
@@ -19,7 +37,7 @@ class SupplierItems {
    * @param again whether an earlier version was learnt from, or the bill is void: then what it
    *     taught is looked for in other bills
    */
-  void learn(long bill, boolean again) {
+  private void learn(long bill, boolean again) {
     if (again) forget(bill);
     sql.sql(
             """

@@ -43,7 +43,7 @@ class RepeatController {
 
   private PostedPaper paper(long id, Principal who) {
     PostedPaper paper = papers.find(id).orElseThrow(() -> new NotThere("paper " + id));
-    if (paper.kind() != PaperKind.BILL && paper.kind() != PaperKind.PURCHASE_ORDER)
+    if (!paper.kind().is(PaperKind.Trait.REPEATS))
       throw new NotThere("a repetition of " + paper.number());
     if (!May.write(who, paper.kind())) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     return paper;

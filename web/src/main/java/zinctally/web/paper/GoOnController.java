@@ -25,6 +25,7 @@ import zinctally.core.papers.Awaits;
 import zinctally.core.papers.CounterSale;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
@@ -126,10 +127,10 @@ class GoOnController {
     }
     BookCatalogue book = catalogues.open();
     List<Map<String, String>> rows =
-        kind == PaperKind.SUPPLIER_PAYMENT || kind == PaperKind.CUSTOMER_PAYMENT
+        kind.is(Trait.PAYS)
             ? payment(paper, fields, book.rules().coin())
             : rows(new Draft(kind, fields, List.of()), paper.number(), book);
-    if (kind == PaperKind.DELIVERY && rows.isEmpty()) {
+    if (goesUninvoiced(kind) && rows.isEmpty()) {
       after.addFlashAttribute(
           "wrong", "None of it is at " + fields.get("place") + " now; To deliver says what comes.");
       return "redirect:/papers/" + id;
@@ -148,6 +149,11 @@ class GoOnController {
         .ifPresent(d -> fields.put("credit", d.number()));
     if (back.partyName().equals(CounterSale.NOBODY)) fields.remove("customer");
     return true;
+  }
+
+  /** Goods leave before anybody is asked for money: only what is here can go. */
+  private static boolean goesUninvoiced(PaperKind kind) {
+    return kind.is(Trait.SENDS) && !kind.is(Trait.PRICED);
   }
 
   private static List<Map<String, String>> payment(
@@ -179,7 +185,7 @@ class GoOnController {
       if (!line.number().equalsIgnoreCase(number)) continue;
       long open = line.openQuantity() - moved(awaited, line);
       Map<String, String> row = new HashMap<>();
-      if (kind == PaperKind.DELIVERY) {
+      if (goesUninvoiced(kind)) {
         open = picked.take(line.item(), open, line.order().paper());
         row.put("numbers", picked.lots(line.item(), open));
       }
@@ -187,7 +193,7 @@ class GoOnController {
       row.put("of", number);
       row.put("item", line.item().code());
       row.put("quantity", line.item().units().typed(new Quantity(open)));
-      if (kind == PaperKind.BILL || kind == PaperKind.INVOICE) {
+      if (kind.is(Trait.PRICED)) {
         row.put("price", price(line, row.get("quantity"), withTax, book.rules().coin()));
         if (line.rate() != null) row.put("tax", line.rate().code());
       }

@@ -8,7 +8,7 @@ import java.util.Set;
 import org.springframework.stereotype.Component;
 import zinctally.core.ledger.Account;
 import zinctally.core.papers.Draft;
-import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.buy.OfferStore;
@@ -59,7 +59,9 @@ class OpenBeside {
 
   /** The account a supplier's bills usually go to, while nothing else is typed. */
   Optional<Account> usualAccount(Draft draft, BookCatalogue book) {
-    if (draft.kind() != PaperKind.BILL || !draft.typedRows().isEmpty()) return Optional.empty();
+    if (!draft.kind().is(Trait.PRICED)
+        || !draft.kind().is(Trait.BRINGS_IN)
+        || !draft.typedRows().isEmpty()) return Optional.empty();
     return party(draft, book)
         .flatMap(p -> suppliers.card(p.id()))
         .filter(c -> c.account() != 0)
@@ -68,8 +70,8 @@ class OpenBeside {
 
   /** Bills or invoices that a payment can settle, and credit. */
   List<OpenShown> items(Draft draft, BookCatalogue book) {
-    boolean paying = draft.kind() == PaperKind.SUPPLIER_PAYMENT;
-    if (!paying && draft.kind() != PaperKind.CUSTOMER_PAYMENT) return List.of();
+    if (!draft.kind().is(Trait.PAYS)) return List.of();
+    boolean paying = draft.kind().side().equals(Optional.of(Party.Kind.SUPPLIER));
     return party(draft, book).stream()
         .flatMap(p -> book.openItems(p.id()).stream())
         .map(

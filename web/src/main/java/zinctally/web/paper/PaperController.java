@@ -5,7 +5,6 @@ import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +24,7 @@ import zinctally.core.papers.Awaited;
 import zinctally.core.papers.Awaits;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PaperKind.Trait;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.buy.OrderStore;
@@ -40,22 +40,6 @@ import zinctally.web.shell.NotThere;
 /** A posted paper: shown, printed, written again as a new draft. */
 @Controller
 class PaperController {
-  private static final Set<PaperKind> VALUED =
-      EnumSet.of(
-          PaperKind.CHARGE,
-          PaperKind.RECEIPT,
-          PaperKind.SUPPLIER_RETURN,
-          PaperKind.SUPPLIER_CREDIT,
-          PaperKind.CUSTOMER_RETURN);
-  private static final Set<PaperKind> PRICED =
-      EnumSet.of(
-          PaperKind.BILL,
-          PaperKind.INVOICE,
-          PaperKind.COUNTER_SALE,
-          PaperKind.PURCHASE_ORDER,
-          PaperKind.SALES_ORDER);
-  private static final Set<PaperKind> REPEATS =
-      EnumSet.of(PaperKind.BILL, PaperKind.PURCHASE_ORDER);
   private final PaperStore papers;
   private final PaperText texts;
   private final DraftStore drafts;
@@ -103,19 +87,20 @@ class PaperController {
     model.addAttribute("mayChange", May.write(who, paper.kind()) && !paper.isVoid());
     model.addAttribute(
         "mayCopy", May.write(who, paper.kind()) && PaperForm.of(paper.kind()) != null);
-    model.addAttribute("trade", PRICED.contains(paper.kind()));
-    model.addAttribute("mayRepeat", REPEATS.contains(paper.kind()) && May.write(who, paper.kind()));
-    model.addAttribute("valued", VALUED.contains(paper.kind()));
+    model.addAttribute("trade", paper.kind().is(Trait.PRICED));
+    model.addAttribute("mayRepeat", paper.kind().is(Trait.REPEATS) && May.write(who, paper.kind()));
+    model.addAttribute("valued", paper.kind().is(Trait.VALUED));
+    model.addAttribute("sells", paper.kind().is(Trait.SELLS));
     Set<Awaits> awaits = awaits(paper);
     PaperKind back = returnKind(paper, awaits);
     model.addAttribute("mayReturn", back != null && May.write(who, back));
-    if (paper.kind().sells()) model.addAttribute("earned", papers.earned(id));
-    model.addAttribute("handed", PaperPdf.HANDED.contains(paper.kind()));
+    if (paper.kind().is(Trait.SELLS)) model.addAttribute("earned", papers.earned(id));
+    model.addAttribute("handed", paper.kind().is(Trait.HANDED));
     model.addAttribute("followers", orders.followers(id));
     model.addAttribute("settles", papers.settles(id));
     model.addAttribute("settledBy", papers.settledBy(id));
-    model.addAttribute("paid", pays(paper) ? paper.total() : null);
-    boolean brought = paper.kind() == PaperKind.RECEIPT || paper.kind() == PaperKind.BILL;
+    model.addAttribute("paid", paper.kind().is(Trait.PAYS) ? paper.total() : null);
+    boolean brought = paper.kind().is(Trait.BRINGS_IN);
     model.addAttribute("waitedFor", brought && !paper.isVoid() ? orders.waitingFor(id) : List.of());
     model.addAttribute("goesOn", paper.isVoid() ? List.of() : goesOn(paper, awaits, who));
     orders
@@ -167,7 +152,7 @@ class PaperController {
     boolean owed = paper.dues().stream().anyMatch(d -> d.open() < 0);
     if (owed && paper.kind() == PaperKind.BILL)
       next.add(new Next(PaperKind.SUPPLIER_PAYMENT, "Pay"));
-    if (paper.kind().sells() && paper.dues().stream().anyMatch(d -> d.open() > 0))
+    if (paper.kind().is(Trait.SELLS) && paper.dues().stream().anyMatch(d -> d.open() > 0))
       next.add(new Next(PaperKind.CUSTOMER_PAYMENT, "Payment has come"));
     if (paper.kind() == PaperKind.CUSTOMER_RETURN && owed)
       next.add(new Next(PaperKind.COUNTER_SALE, "Exchange over the counter"));
@@ -269,7 +254,7 @@ class PaperController {
   @GetMapping("/papers/{id}/ubl")
   ResponseEntity<byte[]> ubl(@PathVariable long id) {
     PostedPaper paper = paper(id);
-    if (!paper.kind().sells() || paper.isVoid())
+    if (!paper.kind().is(Trait.SELLS) || paper.isVoid())
       throw new NotThere("a UBL file of " + paper.number());
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_XML)
@@ -277,19 +262,18 @@ class PaperController {
         .body(ubl.of(paper));
   }
 
-  private static boolean pays(PostedPaper paper) {
-    return paper.kind() == PaperKind.SUPPLIER_PAYMENT || paper.kind() == PaperKind.CUSTOMER_PAYMENT;
-  }
-
   @GetMapping("/papers/{id}/pdf")
   ResponseEntity<byte[]> pdf(@PathVariable long id) throws IOException {
     PostedPaper paper = paper(id);
-    if (!PaperPdf.HANDED.contains(paper.kind())) throw new NotThere("a PDF of " + paper.number());
+    if (!paper.kind().is(Trait.HANDED)) throw new NotThere("a PDF of " + paper.number());
     if (orders.head(id).filter(order -> !order.approved()).isPresent())
       throw new NotThere("a PDF of " + paper.number() + " before it is approved");
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
         .header("Content-Disposition", "inline; filename=\"" + paper.number() + ".pdf\"")
-        .body(pays(paper) ? pdfs.payment(paper, papers.settles(id)) : pdfs.handed(paper));
+        .body(
+            paper.kind().is(Trait.PAYS)
+                ? pdfs.payment(paper, papers.settles(id))
+                : pdfs.handed(paper));
   }
 }

@@ -1,11 +1,9 @@
 package zinctally.web.paper;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zinctally.core.papers.Fault;
@@ -22,20 +20,9 @@ public record PaperForm(
     this(kind, fields, columns, List.of());
   }
 
-  private static final Set<PaperKind> MOVES_GOODS =
-      EnumSet.of(
-          PaperKind.BILL,
-          PaperKind.RECEIPT,
-          PaperKind.DELIVERY,
-          PaperKind.INVOICE,
-          PaperKind.COUNTER_SALE,
-          PaperKind.ADJUSTMENT,
-          PaperKind.SUPPLIER_RETURN,
-          PaperKind.CUSTOMER_RETURN);
-
   /** Whether its lines may have to say which lots or serial numbers they move. */
   public boolean numbered() {
-    return MOVES_GOODS.contains(kind);
+    return kind.is(PaperKind.Trait.MOVES_GOODS);
   }
 
   /** How a field is filled. */

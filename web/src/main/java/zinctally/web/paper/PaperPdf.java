@@ -8,12 +8,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.Collections;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
@@ -21,6 +19,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PaperKind.Trait;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.OrderStore;
 import zinctally.store.buy.SupplierStore;
@@ -38,22 +37,6 @@ import zinctally.web.shell.Say;
 /** Papers to hand over as PDF: in the book's look and the customer's language. */
 @Component
 public class PaperPdf {
-  private static final Set<PaperKind> PRICED =
-      EnumSet.of(
-          PaperKind.INVOICE,
-          PaperKind.COUNTER_SALE,
-          PaperKind.SALES_ORDER,
-          PaperKind.PURCHASE_ORDER);
-  static final Set<PaperKind> HANDED =
-      EnumSet.of(
-          PaperKind.INVOICE,
-          PaperKind.COUNTER_SALE,
-          PaperKind.SALES_ORDER,
-          PaperKind.PURCHASE_ORDER,
-          PaperKind.DELIVERY,
-          PaperKind.CUSTOMER_RETURN,
-          PaperKind.CUSTOMER_PAYMENT,
-          PaperKind.SUPPLIER_PAYMENT);
   private final PdfPages pages;
   private final BookStore books;
   private final LookStore looks;
@@ -102,7 +85,7 @@ public class PaperPdf {
     context.setVariable("paper", paper);
     context.setVariable("buying", buying);
     context.setVariable("in", new InWords(w));
-    context.setVariable("priced", PRICED.contains(paper.kind()));
+    context.setVariable("priced", paper.kind().is(Trait.PRICED));
     boolean withTax = text.field("prices").equals("included");
     context.setVariable("withTax", withTax);
     context.setVariable("valued", paper.kind() != PaperKind.DELIVERY);
@@ -139,8 +122,8 @@ public class PaperPdf {
       columns.add(new Column("code", w.get(buying ? "theirs" : "code"), false));
     columns.add(new Column("item", w.get("item"), false));
     columns.add(new Column("quantity", w.get("quantity"), true));
-    if (PRICED.contains(paper.kind())) columns.add(new Column("price", w.get("price"), true));
-    if (PRICED.contains(paper.kind()) && look.shows("tax"))
+    if (paper.kind().is(Trait.PRICED)) columns.add(new Column("price", w.get("price"), true));
+    if (paper.kind().is(Trait.PRICED) && look.shows("tax"))
       columns.add(new Column("tax", w.get("tax"), false));
     if (paper.kind() != PaperKind.DELIVERY)
       columns.add(

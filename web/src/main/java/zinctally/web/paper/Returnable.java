@@ -33,7 +33,7 @@ final class Returnable {
 
   /** Of goods that moved before their bill or invoice, as many as still wait for it. */
   private static long most(Traded of) {
-    boolean waits = of.kind() == PaperKind.RECEIPT || of.kind() == PaperKind.DELIVERY;
+    boolean waits = !of.kind().is(PaperKind.Trait.PRICED);
     if (!waits) return Long.MAX_VALUE;
     return of.unbilled() == null ? 0 : of.unbilled().openQuantity();
   }

@@ -7,12 +7,10 @@ import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -22,6 +20,7 @@ import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.TaxRate;
@@ -37,10 +36,6 @@ import zinctally.web.shell.Say;
 /** What stands beside each row of a paper: what it is, what is there, what it usually costs. */
 @Component
 class RowsBeside {
-  private static final Set<PaperKind> LEAVES =
-      EnumSet.of(PaperKind.DELIVERY, PaperKind.INVOICE, PaperKind.COUNTER_SALE);
-  private static final Set<PaperKind> BUYS_TAXED =
-      EnumSet.of(PaperKind.BILL, PaperKind.PURCHASE_ORDER);
   private final ItemStore items;
   private final SupplierStore suppliers;
   private final CustomerStore customers;
@@ -181,7 +176,7 @@ class RowsBeside {
       free.computeIfAbsent(
           place(draft, row),
           place ->
-              items.free(ids, place, draft.kind() == PaperKind.SALES_ORDER).stream()
+              items.free(ids, place, draft.kind().is(Trait.ORDERS) && selling(draft)).stream()
                   .collect(Collectors.toMap(ItemStore.Free::item, f -> f)));
     return free;
   }
@@ -209,7 +204,11 @@ class RowsBeside {
   }
 
   private static boolean selling(Draft draft) {
-    return draft.kind().sells() || draft.kind() == PaperKind.SALES_ORDER;
+    return draft.kind().is(Trait.PRICED) && !buying(draft.kind());
+  }
+
+  private static boolean buying(PaperKind kind) {
+    return kind.side().equals(Optional.of(Party.Kind.SUPPLIER));
   }
 
   /** What lines usually bear: a place's rate is for what is sold there. */
@@ -249,12 +248,12 @@ class RowsBeside {
   private Map<String, String> offered(int row, Reading.RowFacts facts, Item item, Asked asked) {
     Map<String, String> offered = new HashMap<>();
     PaperKind kind = asked.draft.kind();
-    if ((asked.selling() || BUYS_TAXED.contains(kind)) && asked.follows(row, "tax"))
+    if (kind.is(Trait.PRICED) && asked.follows(row, "tax"))
       offered.put(
           "tax",
           item == null ? asked.taxes.ofAccount(facts.account()) : asked.taxes.ofItem(item.id()));
     if (item == null) return offered;
-    if (LEAVES.contains(kind) && asked.follows(row, "numbers"))
+    if (kind.is(Trait.SENDS) && asked.follows(row, "numbers"))
       offered.put("numbers", lots(asked.draft, row, item, asked.book));
     if (asked.follows(row, "price"))
       offered.put(
@@ -337,7 +336,7 @@ class RowsBeside {
 
   /** What the supplier asked last, else the latest cost, for the unit shown. */
   private String cost(PaperKind kind, Item item, String unit, Asked asked) {
-    if (kind != PaperKind.BILL && kind != PaperKind.PURCHASE_ORDER) return "";
+    if (!kind.is(Trait.PRICED) || !buying(kind)) return "";
     return Optional.ofNullable(asked.last.get(item.id()))
         .or(() -> asked.book.latestCost(item.id()))
         .map(c -> say.each(c.value(), c.micros(), size(item, unit).micros()))

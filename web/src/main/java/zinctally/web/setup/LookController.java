@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.security.Principal;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
@@ -29,6 +30,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PaperKind.Trait;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.setup.LookStore;
 import zinctally.web.paper.PaperPdf;
@@ -44,13 +46,10 @@ class LookController {
   private static final int WORDS = 1000;
   private static final float DOTS = 62;
   private static final List<PaperKind> WORDED =
-      List.of(
-          PaperKind.SALES_ORDER,
-          PaperKind.DELIVERY,
-          PaperKind.INVOICE,
-          PaperKind.COUNTER_SALE,
-          PaperKind.CUSTOMER_RETURN,
-          PaperKind.PURCHASE_ORDER);
+      Arrays.stream(PaperKind.values())
+          .filter(kind -> kind.is(Trait.HANDED) && !kind.is(Trait.PAYS))
+          .sorted(Comparator.comparing(PaperKind::area).reversed())
+          .toList();
   private final LookStore looks;
   private final PaperStore papers;
   private final PaperPdf pdfs;
