@@ -14,7 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.Trade;
+import zinctally.core.papers.trade.Trade;
 import zinctally.core.proof.Proof;
 import zinctally.store.posting.Posting;
 import zinctally.store.posting.Refused;

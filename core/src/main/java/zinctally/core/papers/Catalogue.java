@@ -10,6 +10,15 @@ import zinctally.core.goods.Lot;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Coin;
+import zinctally.core.papers.back.CreditDue;
+import zinctally.core.papers.back.ReturnReason;
+import zinctally.core.papers.flow.Awaited;
+import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.flow.Traded;
+import zinctally.core.papers.money.OpenItem;
+import zinctally.core.papers.stock.Reason;
+import zinctally.core.papers.stock.StartTracking;
+import zinctally.core.papers.trade.Tender;
 
 /**
  * What the book knows, for reading what was typed. Lookups take a code or a whole name, any case.

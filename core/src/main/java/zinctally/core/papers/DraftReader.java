@@ -1,5 +1,22 @@
 package zinctally.core.papers;
 
+import zinctally.core.papers.back.ReturnReader;
+import zinctally.core.papers.back.SupplierCreditReader;
+import zinctally.core.papers.charge.ChargeReader;
+import zinctally.core.papers.money.AccountRowsReader;
+import zinctally.core.papers.money.PaymentReader;
+import zinctally.core.papers.move.DeliveryReader;
+import zinctally.core.papers.move.ReceiptReader;
+import zinctally.core.papers.opening.OpeningPartiesReader;
+import zinctally.core.papers.order.OrderReader;
+import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.stock.AdjustmentReader;
+import zinctally.core.papers.stock.RecostingReader;
+import zinctally.core.papers.stock.StartTrackingReader;
+import zinctally.core.papers.stock.WriteDownReader;
+import zinctally.core.papers.trade.CounterReader;
+import zinctally.core.papers.trade.TradeReader;
+
 /** Turns a draft into a paper, or says what is wrong with it and what would be right. */
 public final class DraftReader {
   private final Catalogue book;

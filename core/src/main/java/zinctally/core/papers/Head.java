@@ -13,7 +13,7 @@ import java.time.LocalDate;
  */
 public record Head(String reference, LocalDate due, Place place, long net, long tax) {
   /** Of a paper without tax, place or reference. */
-  static Head of(long total) {
+  public static Head of(long total) {
     return new Head("", null, null, total, 0);
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
+import zinctally.core.papers.plan.Plan;
 
 /** A paper that has been read and found sound. Amounts are minor units. */
 public interface Paper {

@@ -96,7 +96,7 @@ public enum PaperKind {
   }
 
   /** What it is called inside a sentence: {@code bill}, {@code delivery}. */
-  String word() {
+  public String word() {
     return this == BILL ? "bill" : words.toLowerCase(Locale.ROOT);
   }
 

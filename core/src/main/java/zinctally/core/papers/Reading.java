@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import zinctally.core.ledger.Account;
+import zinctally.core.papers.trade.Trade;
 
 /**
  * What came of reading a draft.
@@ -55,19 +56,19 @@ public record Reading(
     }
 
     /** Of a line on an account. */
-    RowFacts(Account account, String unit) {
+    public RowFacts(Account account, String unit) {
       this(0, account.id(), account.label(), unit, null, Map.of());
     }
 
     /** The same with one thing more beside it. */
-    RowFacts with(String what, String words) {
+    public RowFacts with(String what, String words) {
       Map<String, String> more = new HashMap<>(beside);
       more.put(what, words);
       return new RowFacts(item, account, name, unit, amount, more);
     }
 
     /** The same with its amount. */
-    RowFacts amounting(Long minor) {
+    public RowFacts amounting(Long minor) {
       return new RowFacts(item, account, name, unit, minor, beside);
     }
   }

@@ -3,6 +3,9 @@ package zinctally.core.papers;
 import java.math.BigDecimal;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.back.ReturnReason;
+import zinctally.core.papers.flow.Awaited;
+import zinctally.core.papers.flow.Flow;
 
 /**
  * A line of a paper as it is kept, whatever the paper.
@@ -45,7 +48,7 @@ public record Row(
   public record From(long paper, int line) {
     static final From NOTHING = new From(0, 0);
 
-    static From of(Flow flow) {
+    public static From of(Flow flow) {
       Awaited of = flow.source();
       return of == null ? NOTHING : new From(of.paper(), of.line());
     }
@@ -57,7 +60,7 @@ public record Row(
   }
 
   /** A line of no more than an item; what else there is follows. */
-  static Row of(int line, Item item) {
+  public static Row of(int line, Item item) {
     return new Row(
         line,
         item,
@@ -75,25 +78,25 @@ public record Row(
         null);
   }
 
-  Row at(Place there) {
+  public Row at(Place there) {
     return new Row(
         line, item, account, there, wording, quantity, unit, price, discount, net, tax, rate, from,
         reason);
   }
 
-  Row on(Long id) {
+  public Row on(Long id) {
     return new Row(
         line, item, id, place, wording, quantity, unit, price, discount, net, tax, rate, from,
         reason);
   }
 
-  Row worded(String words) {
+  public Row worded(String words) {
     return new Row(
         line, item, account, place, words, quantity, unit, price, discount, net, tax, rate, from,
         reason);
   }
 
-  Row of(Quantity many, String each) {
+  public Row of(Quantity many, String each) {
     return new Row(
         line, item, account, place, wording, many, each, price, discount, net, tax, rate, from,
         reason);
@@ -103,29 +106,29 @@ public record Row(
    * @param one null when not known
    * @param off percent
    */
-  Row priced(BigDecimal one, BigDecimal off) {
+  public Row priced(BigDecimal one, BigDecimal off) {
     return new Row(
         line, item, account, place, wording, quantity, unit, one, off, net, tax, rate, from,
         reason);
   }
 
-  Row worth(long minor) {
+  public Row worth(long minor) {
     return worth(minor, 0, null);
   }
 
-  Row worth(long without, long taxed, TaxRate at) {
+  public Row worth(long without, long taxed, TaxRate at) {
     return new Row(
         line, item, account, place, wording, quantity, unit, price, discount, without, taxed, at,
         from, reason);
   }
 
-  Row from(From earlier) {
+  public Row from(From earlier) {
     return new Row(
         line, item, account, place, wording, quantity, unit, price, discount, net, tax, rate,
         earlier, reason);
   }
 
-  Row because(ReturnReason why) {
+  public Row because(ReturnReason why) {
     return new Row(
         line, item, account, place, wording, quantity, unit, price, discount, net, tax, rate, from,
         why);

@@ -9,12 +9,12 @@ import java.util.List;
  * @param amount minor units
  */
 public record Sum(String words, TaxRate rate, long amount) {
-  Sum(String words, long amount) {
+  public Sum(String words, long amount) {
     this(words, null, amount);
   }
 
   /** Net, tax and what it comes to, under the name {@code last}. */
-  static List<Sum> of(String last, long net, long tax) {
+  public static List<Sum> of(String last, long net, long tax) {
     return List.of(
         new Sum("Without tax", net), new Sum("Tax", tax), new Sum(last, Math.addExact(net, tax)));
   }

@@ -16,16 +16,16 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
 import zinctally.core.number.Share;
-import zinctally.core.papers.Awaited;
-import zinctally.core.papers.Awaits;
 import zinctally.core.papers.Catalogue;
-import zinctally.core.papers.CreditDue;
-import zinctally.core.papers.OpenItem;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
-import zinctally.core.papers.Plan;
 import zinctally.core.papers.TaxRate;
-import zinctally.core.papers.Traded;
+import zinctally.core.papers.back.CreditDue;
+import zinctally.core.papers.flow.Awaited;
+import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.flow.Traded;
+import zinctally.core.papers.money.OpenItem;
+import zinctally.core.papers.plan.Plan;
 
 /**
  * Lines of posted papers that later ones go on from, as if the paper being amended had not done so.

@@ -10,9 +10,9 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.papers.Catalogue;
-import zinctally.core.papers.OpenItem;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.money.OpenItem;
 
 /** Finds customers and suppliers and what they owe or are owed, without the paper being amended. */
 final class PartyLookup {

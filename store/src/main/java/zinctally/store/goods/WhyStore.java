@@ -16,7 +16,7 @@ import zinctally.core.cost.Method;
 import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
-import zinctally.core.papers.Plan;
+import zinctally.core.papers.plan.Plan;
 import zinctally.store.cost.PoolHead;
 import zinctally.store.cost.PoolStore;
 import zinctally.store.paper.PaperStore;

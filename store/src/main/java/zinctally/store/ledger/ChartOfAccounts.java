@@ -11,7 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.AccountKind;
 import zinctally.core.ledger.Role;
-import zinctally.core.opening.Sheet;
+import zinctally.core.papers.opening.Sheet;
 
 /** Changes to the chart of accounts, kept such that every role the book needs is filled once. */
 @Service

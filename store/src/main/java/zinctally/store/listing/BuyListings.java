@@ -12,8 +12,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import zinctally.core.number.Coin;
-import zinctally.core.papers.Awaits;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.flow.Awaits;
 import zinctally.store.listing.Listing.Column;
 
 /** The lists of buying. */

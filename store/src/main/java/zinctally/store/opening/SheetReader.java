@@ -18,7 +18,7 @@ import org.dhatim.fastexcel.reader.Cell;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Row;
 import zinctally.core.number.Form;
-import zinctally.core.opening.Sheet;
+import zinctally.core.papers.opening.Sheet;
 
 /** Reads a table out of a file or a paste. */
 public final class SheetReader {

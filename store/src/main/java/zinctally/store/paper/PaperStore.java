@@ -11,7 +11,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.Plan;
+import zinctally.core.papers.plan.Plan;
 import zinctally.store.goods.ItemRows;
 
 /** Posted papers. */

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import zinctally.core.papers.CounterSale;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.trade.CounterSale;
 
 /**
  * Makes one of two suppliers or customers that are one. Papers, what is open and what is awaited

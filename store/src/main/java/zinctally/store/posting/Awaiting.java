@@ -8,9 +8,9 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.ledger.Role;
-import zinctally.core.papers.Awaits;
 import zinctally.core.papers.Fault;
-import zinctally.core.papers.Plan;
+import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.plan.Plan;
 
 /** What lines of papers wait for, and what later papers bring of it. */
 @Component

@@ -9,8 +9,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.Fault;
-import zinctally.core.papers.OpenItem;
-import zinctally.core.papers.Plan;
+import zinctally.core.papers.money.OpenItem;
+import zinctally.core.papers.plan.Plan;
 
 /** What papers make owed, and what they settle. */
 @Component

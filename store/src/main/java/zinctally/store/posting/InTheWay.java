@@ -8,7 +8,7 @@ import org.springframework.stereotype.Component;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.Plan;
+import zinctally.core.papers.plan.Plan;
 
 /** What keeps a posted paper from being amended or voided, by name. */
 @Component

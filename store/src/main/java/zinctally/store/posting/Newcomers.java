@@ -11,11 +11,11 @@ import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
-import zinctally.core.papers.OpeningStock;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.Party;
-import zinctally.core.papers.Plan;
-import zinctally.core.papers.StartTracking;
+import zinctally.core.papers.opening.OpeningStock;
+import zinctally.core.papers.plan.Plan;
+import zinctally.core.papers.stock.StartTracking;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.goods.GroupStore;
 

@@ -7,10 +7,10 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Fault;
-import zinctally.core.papers.Order;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.order.Order;
 
 /** What is kept of orders beyond their lines: dates, approval, end. */
 @Component

@@ -20,7 +20,7 @@ import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.papers.Fault;
-import zinctally.core.papers.Plan;
+import zinctally.core.papers.plan.Plan;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolStore;
 

@@ -15,7 +15,7 @@ import zinctally.core.cost.Booked;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Position;
-import zinctally.core.papers.Plan;
+import zinctally.core.papers.plan.Plan;
 import zinctally.store.cost.PoolStore;
 
 /**

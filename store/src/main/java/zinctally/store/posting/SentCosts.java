@@ -10,8 +10,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.PostingDate;
 import zinctally.core.ledger.JournalLine;
-import zinctally.core.papers.Plan;
-import zinctally.core.papers.Recognition;
+import zinctally.core.papers.plan.Plan;
+import zinctally.core.papers.trade.Recognition;
 import zinctally.core.proof.Proof;
 
 /** What a change of cost does to goods that were sent before they were invoiced. */

@@ -16,7 +16,7 @@ import zinctally.core.goods.Item;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Fault;
-import zinctally.core.papers.Plan;
+import zinctally.core.papers.plan.Plan;
 
 /** Says where goods would go under zero, and what else a pool refuses. */
 @Component

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import zinctally.core.cost.Position;
-import zinctally.core.papers.Plan;
+import zinctally.core.papers.plan.Plan;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolStore;
 

@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import zinctally.core.papers.Awaits;
+import zinctally.core.papers.flow.Awaits;
 import zinctally.store.book.BookStore;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;

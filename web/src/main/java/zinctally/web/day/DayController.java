@@ -12,7 +12,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import zinctally.core.papers.Awaits;
+import zinctally.core.papers.flow.Awaits;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.RepeatStore;
 import zinctally.store.check.CheckRuns;

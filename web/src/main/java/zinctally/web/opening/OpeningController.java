@@ -21,12 +21,13 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Form;
-import zinctally.core.opening.Column;
-import zinctally.core.opening.OpeningStockReader;
-import zinctally.core.opening.Sheet;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.opening.Column;
+import zinctally.core.papers.opening.OpeningStock;
+import zinctally.core.papers.opening.OpeningStockReader;
+import zinctally.core.papers.opening.Sheet;
 import zinctally.core.proof.Proof;
 import zinctally.store.book.BookStore;
 import zinctally.store.goods.GroupStore;
@@ -235,7 +236,7 @@ class OpeningController {
         .paper()
         .ifPresent(
             p -> {
-              for (var line : ((zinctally.core.papers.OpeningStock) p).lines())
+              for (var line : ((OpeningStock) p).lines())
                 sums.merge(
                     line.group().isEmpty() ? "No group named" : line.group(),
                     line.value(),

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.Traded;
+import zinctally.core.papers.flow.Traded;
 
 /** Rows of a return: all that can still go back of a paper, a row for each of its lines. */
 final class Returnable {

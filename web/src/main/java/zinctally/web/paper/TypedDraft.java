@@ -14,9 +14,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 import zinctally.core.number.Figures;
-import zinctally.core.papers.Days;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.read.Days;
 import zinctally.store.paper.SavedDraft;
 
 /** Reads what the form of a paper sends. */

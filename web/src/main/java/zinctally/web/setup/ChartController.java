@@ -12,7 +12,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.AccountKind;
 import zinctally.core.ledger.Role;
-import zinctally.core.opening.Sheet;
+import zinctally.core.papers.opening.Sheet;
 import zinctally.store.book.SetUp;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.ledger.ChartOfAccounts;

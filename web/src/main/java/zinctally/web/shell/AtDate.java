@@ -4,7 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
 import org.springframework.ui.Model;
-import zinctally.core.papers.Days;
+import zinctally.core.papers.read.Days;
 
 /** The date a page is asked for. */
 public final class AtDate {

@@ -1,4 +1,0 @@
-package zinctally.core.papers;
-
-/** Why stock is adjusted, and the account that bears it. */
-public record Reason(long id, String name, long account) {}

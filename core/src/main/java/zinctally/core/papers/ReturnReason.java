@@ -1,4 +1,0 @@
-package zinctally.core.papers;
-
-/** Why goods go or come back. */
-public record ReturnReason(long id, String name) {}

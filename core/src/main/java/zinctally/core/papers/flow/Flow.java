@@ -1,0 +1,37 @@
+package zinctally.core.papers.flow;
+
+import java.util.List;
+
+/**
+ * How the goods of a bill's or invoice's line move: with the paper, before it, or after it. All
+ * quantities are millionths.
+ *
+ * @param now what moves with the paper
+ * @param before what has come with receipts
+ * @param after what is billed before it comes
+ * @param ordered what of now and after goes on from orders
+ * @param numbers which lots or serial numbers move now
+ */
+public record Flow(
+    long now, List<Portion> before, long after, List<Portion> ordered, List<Numbered> numbers) {
+  /** Of a line that moves nothing. */
+  public static final Flow NONE = new Flow(0, List.of(), 0, List.of(), List.of());
+
+  /**
+   * Some of what an earlier line waits for.
+   *
+   * @param value minor units that leave its account with it
+   */
+  public record Portion(Awaited of, long quantity, long value) {}
+
+  /** The order whose goods it takes; zero for none. */
+  public long order() {
+    Awaited of = source();
+    return of == null ? 0 : of.order().paper();
+  }
+
+  /** The earlier line it goes on from, when there is one. */
+  public Awaited source() {
+    return !before.isEmpty() ? before.get(0).of() : !ordered.isEmpty() ? ordered.get(0).of() : null;
+  }
+}

@@ -1,0 +1,410 @@
+package zinctally.core.papers.flow;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import zinctally.core.goods.Item;
+import zinctally.core.number.Figures;
+import zinctally.core.number.Quantity;
+import zinctally.core.number.Share;
+import zinctally.core.papers.Fault;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.read.NumbersReader;
+import zinctally.core.papers.read.Reader;
+
+/**
+ * Reads how the goods of a line go on from earlier papers: which receipts a bill is for, which
+ * orders or bills a receipt brings goods for, and the same for deliveries and invoices. A quantity
+ * is taken from one line once only.
+ */
+public final class FlowReader {
+  private final Reader in;
+  private final Party who;
+  private final LocalDate date;
+  private final boolean comesLater;
+  private final NumbersReader numbers;
+  private final Trading way;
+  private final Map<String, List<Awaited>> papers = new HashMap<>();
+  private final Map<Long, Long> takenQuantity = new HashMap<>();
+  private final Map<Long, Long> takenValue = new HashMap<>();
+
+  public FlowReader(Reader in, Party who, LocalDate date) {
+    this.in = in;
+    this.who = who;
+    this.date = date;
+    this.comesLater = "later".equals(in.draft.field("goods"));
+    this.numbers = new NumbersReader(in);
+    this.way = Trading.of(in.draft.kind());
+  }
+
+  /**
+   * Goods or services of a bill or invoice.
+   *
+   * @param place where they come to or go from
+   * @param net minor units of the line without tax; null while they are not known
+   */
+  public Flow asked(int row, Item item, Place place, long micros, Long net) {
+    List<Awaited> named = named(row, "order or " + way.moving().word(), item);
+    if (named == null) return Flow.NONE;
+    boolean ofMoved = !named.isEmpty() && named.get(0).kind() == way.moving();
+    List<Awaited> waiting = some(named, way.goodsWait(), item);
+    if (!way.buying() && !dated(row, waiting)) return Flow.NONE;
+    List<Flow.Portion> before = before(waiting, micros);
+    long left = micros - quantity(before);
+    String wanted = in.draft.cell(row, "of");
+    long unbilled = waiting.stream().mapToLong(a -> Math.max(0, open(a))).sum();
+    if (!before.isEmpty() && unbilled > 0)
+      note(
+          row,
+          "quantity",
+          "%s of %s are %s; %s more that %s with %s stay %s, not %s.",
+          say(item, micros),
+          item.name(),
+          way.billed(),
+          say(item, unbilled),
+          way.came(),
+          wanted,
+          way.moved(),
+          way.billed());
+    List<Flow.Portion> ordered = List.of();
+    long after = 0;
+    if (ofMoved && left > 0) {
+      if (waiting.isEmpty()) {
+        in.faults.add(
+            Fault.at(
+                row, "of", "%s did not %s with %s.".formatted(item.name(), way.come(), wanted)));
+        return Flow.NONE;
+      }
+      ask(
+          row,
+          "quantity",
+          "%s of %s are %s, and only %s %s with %s and are not %s yet: the other %s would be %s"
+              + " before they %s.",
+          say(item, micros),
+          item.name(),
+          way.billed(),
+          say(item, micros - left),
+          way.came(),
+          wanted,
+          way.billed(),
+          say(item, left),
+          way.billed(),
+          way.come());
+      after = left;
+    } else if (!named.isEmpty() && left > 0) {
+      ordered = ordered(row, item, left, named, way.orderedPaper(), way.billed());
+      if (comesLater && item.stocked()) after = left;
+    } else if (left > 0) {
+      if (comesLater && item.stocked()) after = left;
+      else if (item.stocked())
+        perhapsTheSame(
+            row,
+            item,
+            way.goodsWait(),
+            " " + way.came() + " with %s and are not " + way.billed() + " yet.",
+            "more " + way.come() + " with this " + way.bill() + ".");
+    }
+    long now = item.stocked() ? left - after : 0;
+    if (net != null) differences(row, item, micros, net, before, ordered);
+    return new Flow(now, before, after, ordered, numbers(row, item, place, now));
+  }
+
+  /** Goods of a receipt or delivery: of papers that asked first, of orders, or of neither. */
+  public Flow moved(int row, Item item, Place place, long micros) {
+    List<Awaited> named = named(row, "order or " + way.bill(), item);
+    if (named == null) return Flow.NONE;
+    List<Awaited> waiting = some(named, way.paperWaits(), item);
+    List<Flow.Portion> before = before(waiting, micros);
+    long left = micros - quantity(before);
+    String wanted = in.draft.cell(row, "of");
+    boolean ofBill = !named.isEmpty() && named.get(0).kind() == way.asking();
+    List<Flow.Portion> ordered = List.of();
+    if (ofBill && left > 0) {
+      if (waiting.isEmpty()) {
+        in.faults.add(
+            Fault.at(
+                row,
+                "of",
+                "No %s of %s is still to %s.".formatted(item.name(), wanted, way.come())));
+        return Flow.NONE;
+      }
+      ask(
+          row,
+          "quantity",
+          "%s of %s are %s on %s and still to %s; this %s %s more, which would wait for another %s.",
+          say(item, micros - left),
+          item.name(),
+          way.billed(),
+          wanted,
+          way.come(),
+          way.buying() ? "brings" : "takes",
+          say(item, left),
+          way.bill());
+    } else if (!named.isEmpty() && left > 0)
+      ordered = ordered(row, item, left, named, way.orderedGoods(), way.moved());
+    else if (left > 0)
+      perhapsTheSame(
+          row,
+          item,
+          way.paperWaits(),
+          " are "
+              + way.billed()
+              + (way.buying() ? " on %s and have not come." : " on %s and have not gone."),
+          "these wait for " + (way.buying() ? "a bill" : "an invoice") + " of their own.");
+    return new Flow(left, before, 0, ordered, numbers(row, item, place, micros));
+  }
+
+  /** Which lots or serial numbers move; none when something is wrong with them. */
+  private List<Numbered> numbers(int row, Item item, Place place, long micros) {
+    if (micros <= 0 || !item.tracked() || !item.stocked()) return List.of();
+    List<Numbered> given =
+        way.buying()
+            ? numbers.arriving(row, item, micros, place)
+            : numbers.leaving(row, item, micros, place);
+    return given == null ? List.of() : given;
+  }
+
+  /** Revenue meets its cost when both goods and invoice have gone: not before the goods went. */
+  private boolean dated(int row, List<Awaited> sent) {
+    Optional<Awaited> later =
+        sent.stream().filter(a -> date != null && date.isBefore(a.date())).findFirst();
+    later.ifPresent(
+        a ->
+            in.faults.add(
+                Fault.at(
+                    row,
+                    "of",
+                    a.number()
+                        + " went on "
+                        + a.date()
+                        + "; an invoice for it is of that day or later.")));
+    return later.isEmpty();
+  }
+
+  private void note(int row, String cell, String says, Object... words) {
+    in.notes.add(Fault.at(row, cell, says.formatted(words)));
+  }
+
+  private void ask(int row, String cell, String says, Object... words) {
+    in.ask("rows." + row + "." + cell, says.formatted(words));
+  }
+
+  private String say(Item item, long micros) {
+    return item.units().say(new Quantity(micros));
+  }
+
+  private long open(Awaited awaited) {
+    return awaited.openQuantity() - takenQuantity.getOrDefault(awaited.id(), 0L);
+  }
+
+  private static long quantity(List<Flow.Portion> portions) {
+    return portions.stream().mapToLong(Flow.Portion::quantity).sum();
+  }
+
+  /** What the other paper waits for of this one; its order gets it with that. */
+  private List<Flow.Portion> before(List<Awaited> lines, long micros) {
+    List<Flow.Portion> portions = new ArrayList<>();
+    long left = micros;
+    for (Awaited line : lines) {
+      Flow.Portion portion = take(line, Math.min(left, open(line)));
+      if (portion == null) continue;
+      portions.add(portion);
+      left -= portion.quantity();
+      boolean moved = line.what() == way.goodsWait();
+      long ordered = moved ? line.order().bill() : line.order().goods();
+      if (ordered != 0) takenQuantity.merge(ordered, portion.quantity(), Math::addExact);
+    }
+    return portions;
+  }
+
+  /** Takes some of what an earlier line waits for; null for nothing. */
+  private Flow.Portion take(Awaited of, long micros) {
+    if (micros <= 0) return null;
+    long quantity = takenQuantity.getOrDefault(of.id(), 0L);
+    long value = takenValue.getOrDefault(of.id(), 0L);
+    long drawn = of.draw(micros, quantity, value);
+    takenQuantity.merge(of.id(), micros, Math::addExact);
+    takenValue.merge(of.id(), drawn, Math::addExact);
+    return new Flow.Portion(of, micros, drawn);
+  }
+
+  private static List<Awaited> some(List<Awaited> named, Awaits what, Item item) {
+    return named.stream().filter(a -> a.what() == what && a.item().id() == item.id()).toList();
+  }
+
+  /** What the paper named in the row waits for; none when none is named, null when it is wrong. */
+  private List<Awaited> named(int row, String kinds, Item item) {
+    String number = in.draft.cell(row, "of");
+    if (number.isEmpty()) return List.of();
+    List<Awaited> found =
+        papers.computeIfAbsent(
+            number.toUpperCase(java.util.Locale.ROOT), n -> in.book.awaited(number));
+    if (found.isEmpty()) {
+      in.faults.add(
+          Fault.at(
+              row,
+              "of",
+              "No "
+                  + kinds
+                  + " \""
+                  + number
+                  + "\" that waits for goods or "
+                  + (way.buying() ? "a bill" : "an invoice")
+                  + " is posted here."));
+      return null;
+    }
+    Awaited first =
+        found.stream()
+            .filter(a -> a.number().equalsIgnoreCase(number))
+            .findFirst()
+            .orElse(found.get(0));
+    if (who != null && first.party() != who.id()) {
+      in.faults.add(Fault.at(row, "of", number + " is not " + who.name() + "'s."));
+      return null;
+    }
+    boolean goods = in.draft.kind() == way.moving() || !comesLater;
+    boolean order =
+        first.kind() == PaperKind.PURCHASE_ORDER || first.kind() == PaperKind.SALES_ORDER;
+    if (order && goods && date != null && date.isBefore(first.date())) {
+      in.faults.add(
+          Fault.at(
+              row,
+              "of",
+              "%s is of %s; its goods cannot %s before."
+                  .formatted(number, first.date(), way.come())));
+      return null;
+    }
+    if (order && !first.order().open()) {
+      in.faults.add(Fault.at(row, "of", number + " is not approved yet."));
+      return null;
+    }
+    Set<Awaits> brings = Awaits.broughtBy(in.draft.kind());
+    found.stream()
+        .filter(a -> a.item().id() == item.id() && brings.contains(a.what()))
+        .findFirst()
+        .ifPresent(a -> in.beside(row, "awaited", say(item, Math.max(0, open(a)))));
+    return found;
+  }
+
+  /** Of an order's lines; what is over, or not on it, is asked about. */
+  private List<Flow.Portion> ordered(
+      int row, Item item, long micros, List<Awaited> named, Awaits what, String done) {
+    List<Awaited> lines = some(named, what, item);
+    String number = in.draft.cell(row, "of");
+    if (lines.isEmpty()) {
+      in.ask("rows." + row + ".item", item.name() + " is not on " + number + ".");
+      return List.of();
+    }
+    long open = lines.stream().mapToLong(l -> Math.max(0, open(l))).sum();
+    long ordered = lines.stream().mapToLong(Awaited::quantity).sum();
+    if (micros > open)
+      in.ask(
+          "rows." + row + ".quantity",
+          say(item, ordered)
+              + " of "
+              + item.name()
+              + " were ordered on "
+              + number
+              + " and "
+              + say(item, ordered - open)
+              + " are "
+              + done
+              + " already; this is "
+              + say(item, micros)
+              + ", "
+              + say(item, micros - open)
+              + " too many.");
+    List<Flow.Portion> portions = new ArrayList<>();
+    long left = micros;
+    for (int i = 0; i < lines.size() && left > 0; i++) {
+      boolean last = i == lines.size() - 1;
+      Flow.Portion portion = take(lines.get(i), last ? left : Math.min(left, open(lines.get(i))));
+      if (portion == null) continue;
+      portions.add(portion);
+      left -= portion.quantity();
+    }
+    return portions;
+  }
+
+  /** Goods of this kind wait for a bill, or a bill for its goods: are these the same? */
+  private void perhapsTheSame(int row, Item item, Awaits what, String waits, String otherwise) {
+    if (who == null || who.id() == 0) return;
+    in.book.awaited(what, who.id(), item.id()).stream()
+        .filter(a -> open(a) > 0)
+        .findFirst()
+        .ifPresent(
+            a ->
+                in.ask(
+                    "rows." + row + ".of",
+                    say(item, open(a))
+                        + " of "
+                        + item.name()
+                        + waits.formatted(a.number())
+                        + " If these are the same, name that paper; if not, "
+                        + otherwise));
+  }
+
+  /** Says by how much the bill differs from what was expected. */
+  private void differences(
+      int row,
+      Item item,
+      long micros,
+      long net,
+      List<Flow.Portion> before,
+      List<Flow.Portion> ordered) {
+    long received = quantity(before);
+    if (received > 0 && way.buying()) {
+      long expected = before.stream().mapToLong(Flow.Portion::value).sum();
+      Awaited receipt = before.get(0).of();
+      boolean fromOrder =
+          receipt.order().paper() != 0
+              && Share.of(receipt.order().net(), received, receipt.order().quantity()) == expected;
+      difference(
+          row,
+          item,
+          received,
+          Share.of(net, received, micros) - expected,
+          fromOrder
+              ? "the order, " + receipt.order().number()
+              : "the receipt, " + receipt.number());
+    }
+    for (Flow.Portion portion : ordered) {
+      Awaited line = portion.of();
+      if (line.price() == null) continue;
+      difference(
+          row,
+          item,
+          portion.quantity(),
+          Share.of(net, portion.quantity(), micros)
+              - Share.of(line.net(), portion.quantity(), line.quantity()),
+          "the order, " + line.number());
+    }
+  }
+
+  private void difference(int row, Item item, long micros, long difference, String than) {
+    if (difference == 0) return;
+    int digits = in.book.rules().coin().digits();
+    BigDecimal each = in.book.rules().coin().each(Math.abs(difference), micros);
+    in.notes.add(
+        Fault.at(
+            row,
+            "price",
+            item.name()
+                + (way.buying() ? " is billed " : " is invoiced ")
+                + Figures.grouped(each, digits)
+                + (difference > 0 ? " over " : " under ")
+                + than
+                + ": "
+                + in.say(Math.abs(difference))
+                + (difference > 0 ? " more for " : " less for ")
+                + say(item, micros)
+                + "."));
+  }
+}

@@ -1,0 +1,119 @@
+package zinctally.core.papers.money;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import zinctally.core.ledger.Account;
+import zinctally.core.papers.Fault;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.Reading;
+import zinctally.core.papers.read.Reader;
+
+/** Reads a payment to a supplier or from a customer. */
+public final class PaymentReader {
+  private static final BigDecimal SMALL = BigDecimal.valueOf(5);
+
+  private PaymentReader() {}
+
+  public static Reading payment(Reader in) {
+    boolean paying = in.draft.kind() == PaperKind.SUPPLIER_PAYMENT;
+    LocalDate date = in.date();
+    Party who = in.party();
+    Account money = in.moneyAccount();
+    BigDecimal typed = amount(in);
+    String reference = in.text("reference");
+    List<Payment.Line> lines = new ArrayList<>();
+    Set<Long> seen = new HashSet<>();
+    List<OpenItem> open = who == null || who.id() == 0 ? List.of() : in.book.openItems(who.id());
+    long settled = 0;
+    for (int row = 0; row < in.draft.rows().size(); row++) {
+      if (in.draft.cell(row, "paper").isEmpty() || in.draft.cell(row, "amount").isEmpty()) continue;
+      Payment.Line line = settlement(in, row, open, seen, paying);
+      if (line == null || line.amount() == 0) continue;
+      if (!seen.add(line.item().id()))
+        in.faults.add(
+            Fault.at(row, "paper", line.item().number() + " is already on a line above."));
+      lines.add(line);
+      settled += line.asks();
+    }
+    Long amount = typed == null ? null : in.book.rules().coin().minor(typed);
+    if (amount != null && amount == 0 && lines.isEmpty())
+      in.fault(
+          "amount", "How much money? Zero moves nothing; it can set credit against what is owed.");
+    Payment.WrittenOff rest = Payment.WrittenOff.NOTHING;
+    if (!paying && amount != null && settled > amount && in.draft.field("rest").equals("off")) {
+      long missing = settled - amount;
+      long most = in.book.rules().coin().minor(SMALL);
+      if (missing <= most) rest = new Payment.WrittenOff(missing, in.book.smallRests());
+      else
+        in.fault(
+            "rest",
+            in.say(missing) + " is no small rest; up to " + in.say(most) + " is written off here.");
+    } else if (amount != null && settled > amount)
+      in.fault(
+          "amount",
+          "The lines settle " + in.say(settled) + ", more than the " + in.say(amount) + " paid.");
+    if (amount != null && amount < 0 && settled != amount)
+      in.fault(
+          "amount",
+          "Money comes back for credit: the lines come to "
+              + in.say(settled)
+              + ", and "
+              + in.say(amount)
+              + " is paid.");
+    Payment.WrittenOff off = rest;
+    if (amount != null && amount > settled && in.faults.isEmpty())
+      in.ask(
+          "amount",
+          in.say(amount - settled)
+              + " is more than the lines settle. Shall it stay as "
+              + (paying ? "paid ahead to " : "credit of ")
+              + (who == null ? "them" : who.name())
+              + "?");
+    return in.done(
+        () ->
+            new Payment(
+                in.draft.kind(), date, who, money, amount, reference, List.copyOf(lines), off));
+  }
+
+  /** By their number; when several bear it, the next that no line settles yet. */
+  private static Optional<OpenItem> theirs(List<OpenItem> open, String typed, Set<Long> seen) {
+    List<OpenItem> some = open.stream().filter(o -> o.number().equalsIgnoreCase(typed)).toList();
+    return some.stream()
+        .filter(o -> !seen.contains(o.id()))
+        .findFirst()
+        .or(() -> some.stream().findFirst());
+  }
+
+  private static Payment.Line settlement(
+      Reader in, int row, List<OpenItem> open, Set<Long> seen, boolean paying) {
+    String typed = in.draft.cell(row, "paper");
+    Optional<OpenItem> item =
+        open.stream()
+            .filter(o -> o.name().equalsIgnoreCase(typed))
+            .findFirst()
+            .or(() -> theirs(open, typed, seen));
+    Long amount = in.money("rows." + row + ".amount", in.draft.cell(row, "amount"));
+    if (item.isEmpty()) {
+      in.faults.add(Fault.at(row, "paper", "Nothing numbered \"" + typed + "\" is open here."));
+      return null;
+    }
+    long left = Math.abs(item.get().open());
+    if (amount != null && amount > left)
+      in.faults.add(Fault.at(row, "amount", "Only " + in.say(left) + " of " + typed + " is open."));
+    boolean credit = paying == item.get().open() > 0;
+    return amount == null ? null : new Payment.Line(row, item.get(), amount, credit);
+  }
+
+  /** What changes hands, either sign; empty is nothing, for credit set against what is owed. */
+  private static BigDecimal amount(Reader in) {
+    String typed = in.draft.field("amount").replace('−', '-');
+    int digits = in.book.rules().coin().digits();
+    return typed.isEmpty() ? BigDecimal.ZERO : in.amount("amount", typed, digits);
+  }
+}

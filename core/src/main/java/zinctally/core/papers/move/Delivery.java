@@ -1,0 +1,127 @@
+package zinctally.core.papers.move;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import zinctally.core.goods.Item;
+import zinctally.core.ledger.JournalLine;
+import zinctally.core.ledger.Role;
+import zinctally.core.number.Quantity;
+import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.Head;
+import zinctally.core.papers.Paper;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.Row;
+import zinctally.core.papers.flow.Awaited;
+import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.flow.Flow;
+import zinctally.core.papers.flow.Numbered;
+import zinctally.core.papers.plan.Linking;
+import zinctally.core.papers.plan.Plan;
+import zinctally.core.papers.plan.Stocking;
+
+/**
+ * Goods that go to a customer without their invoice. They stay ours in the books, at cost, on Sent,
+ * not invoiced, until it is sent; what was invoiced ahead becomes revenue, and its cost an expense,
+ * now (IAS 2 paragraph 34).
+ *
+ * @param reference the customer's own
+ * @param address where they go
+ */
+public record Delivery(
+    LocalDate date,
+    Party who,
+    String reference,
+    String address,
+    String note,
+    Place place,
+    List<Line> lines)
+    implements Paper {
+  /**
+   * @param flow of what came before: portions of invoices in {@code before}, of orders in {@code
+   *     ordered}; {@code now} waits for an invoice
+   */
+  public record Line(int row, Item item, Quantity quantity, String unit, Flow flow) {}
+
+  @Override
+  public PaperKind kind() {
+    return PaperKind.DELIVERY;
+  }
+
+  @Override
+  public Optional<Party> party() {
+    return Optional.of(who);
+  }
+
+  @Override
+  public Paper withParties(UnaryOperator<Party> made) {
+    return new Delivery(date, made.apply(who), reference, address, note, place, lines);
+  }
+
+  @Override
+  public List<Item> items() {
+    return lines.stream().map(Line::item).toList();
+  }
+
+  /** It asks for no money. */
+  @Override
+  public long total() {
+    return 0;
+  }
+
+  @Override
+  public Head head() {
+    return new Head(reference, null, place, 0, 0);
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(
+            l ->
+                Row.of(l.row(), l.item())
+                    .at(place)
+                    .worded(l.item().saleWording())
+                    .of(l.quantity(), l.unit())
+                    .from(Row.From.of(l.flow())))
+        .toList();
+  }
+
+  @Override
+  public Plan plan(Catalogue book) {
+    Stocking stock = new Stocking();
+    Linking links = new Linking(this, who, book);
+    for (Line line : lines) {
+      int row = line.row();
+      Item item = line.item();
+      Flow flow = line.flow();
+      List<Numbered> numbers = new ArrayList<>(flow.numbers());
+      long ahead = line.quantity().micros() - flow.now();
+      int part =
+          stock.out(row, 0, item, place, ahead, item.costAccount(), Numbered.take(numbers, ahead));
+      flow.before().forEach(invoice -> revenue(links, line, invoice));
+      flow.ordered().forEach(order -> links.goods(row, order));
+      if (flow.now() == 0) continue;
+      long sent = book.account(Role.SENT_NOT_INVOICED).id();
+      stock.out(row, part, item, place, flow.now(), sent, numbers);
+      links.wait(row, Awaits.SENT_INVOICE, item, flow, flow.now(), Plan.Wait.AT_COST);
+    }
+    return new Plan(
+        stock.events, stock.moves, links.known, List.of(), List.of(), links.awaits, links.fills);
+  }
+
+  /** What was invoiced ahead is earned. */
+  private void revenue(Linking links, Line line, Flow.Portion invoice) {
+    Item item = line.item();
+    Awaited of = invoice.of();
+    links.fill(line.row(), of, invoice.quantity(), invoice.value());
+    links.goods(line.row(), invoice);
+    links.between(Role.BILLED_AHEAD, item, invoice.value(), of.number());
+    links.known.add(
+        new JournalLine(item.salesAccount(), item.id(), 0, -invoice.value(), of.number()));
+  }
+}

@@ -1,0 +1,96 @@
+package zinctally.core.papers.move;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import zinctally.core.goods.Item;
+import zinctally.core.number.Share;
+import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.Fault;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.Reading;
+import zinctally.core.papers.flow.Flow;
+import zinctally.core.papers.flow.FlowReader;
+import zinctally.core.papers.read.Reader;
+import zinctally.core.units.Units;
+
+/** Reads a receipt. */
+public final class ReceiptReader {
+  private ReceiptReader() {}
+
+  public static Reading receipt(Reader in) {
+    LocalDate date = in.date();
+    Party who = in.party();
+    String number = in.text("their_number");
+    in.askSameNumber(who, number);
+    Place place = in.place("place", in.draft.field("place"));
+    FlowReader flows = new FlowReader(in, who, date);
+    List<Receipt.Line> lines = new ArrayList<>();
+    for (int row = 0; row < in.draft.rows().size(); row++) {
+      if (in.draft.blank(row) || in.notThisLine(row)) continue;
+      Receipt.Line line = line(in, row, place, flows);
+      if (line != null) lines.add(line);
+    }
+    if (lines.isEmpty() && in.faults.isEmpty())
+      in.fault("rows.0.item", "There is no line yet: what has come, and how many?");
+    return in.done(() -> new Receipt(date, who, number, place, List.copyOf(lines)));
+  }
+
+  private static Receipt.Line line(Reader in, int row, Place place, FlowReader flows) {
+    int before = in.faults.size();
+    Item item = in.stocked(row, "it is billed, but not received.");
+    Units.Typed quantity =
+        item == null
+            ? null
+            : in.above(row, item.units(), "; what goes back is a return to the supplier.");
+    BigDecimal price = in.price(row, false);
+    if (item == null) return null;
+    String unit = quantity == null ? item.units().base().sign() : quantity.unit().sign();
+    in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), unit, null));
+    if (quantity == null || in.faults.size() > before) return null;
+    Flow flow = flows.moved(row, item, place, quantity.quantity().micros());
+    Long unbilled =
+        flow.now() == 0 ? Long.valueOf(0) : expected(in, row, item, quantity, price, flow);
+    if (unbilled == null) return null;
+    long value = unbilled;
+    for (Flow.Portion bill : flow.before()) value = Math.addExact(value, bill.value());
+    in.rows.put(row, in.rows.get(row).amounting(value));
+    return in.faults.size() > before
+        ? null
+        : new Receipt.Line(row, item, quantity.quantity(), unit, price, value, unbilled, flow);
+  }
+
+  /** The price typed, else the order's, else the latest cost known. */
+  private static Long expected(
+      Reader in, int row, Item item, Units.Typed quantity, BigDecimal price, Flow flow) {
+    long micros = quantity.quantity().micros();
+    if (price != null) {
+      Long all = in.amountOf(row, quantity, price, BigDecimal.ZERO);
+      return all == null ? null : Long.valueOf(Share.of(all, flow.now(), micros));
+    }
+    boolean priced =
+        !flow.ordered().isEmpty() && flow.ordered().stream().allMatch(p -> p.of().price() != null);
+    if (priced) {
+      long value = 0;
+      for (Flow.Portion order : flow.ordered())
+        value =
+            Math.addExact(
+                value, Share.of(order.of().net(), order.quantity(), order.of().quantity()));
+      return value;
+    }
+    Optional<Catalogue.LatestCost> latest = in.book.latestCost(item.id());
+    if (latest.isPresent())
+      return Share.of(latest.get().value(), flow.now(), latest.get().micros());
+    in.faults.add(
+        Fault.at(
+            row,
+            "price",
+            "No cost of "
+                + item.name()
+                + " is known yet; at what price will it be billed, about? The bill puts it right."));
+    return null;
+  }
+}

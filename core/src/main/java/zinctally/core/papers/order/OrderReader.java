@@ -1,0 +1,156 @@
+package zinctally.core.papers.order;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import zinctally.core.goods.Item;
+import zinctally.core.number.Quantity;
+import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.Fault;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.Reading;
+import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.read.LineAmounts;
+import zinctally.core.papers.read.Reader;
+import zinctally.core.units.Units;
+
+/** Reads a purchase order or a sales order. */
+public final class OrderReader {
+  private OrderReader() {}
+
+  public static Reading order(Reader in) {
+    LocalDate date = in.date();
+    boolean buying = in.draft.kind() == PaperKind.PURCHASE_ORDER;
+    Party who = in.party();
+    String reference = in.text("reference");
+    boolean when = !in.draft.field("expected").isEmpty();
+    LocalDate expected = when ? in.day("expected", null) : null;
+    if (expected != null && date != null && expected.isBefore(date))
+      in.fault(
+          "expected",
+          "Expected on " + expected + ", which is before the order's date " + date + ".");
+    Place place = in.place("place", in.draft.field("place"));
+    String notes = in.text("notes");
+    List<Typed> typed = new ArrayList<>();
+    for (int row = 0; row < in.draft.rows().size(); row++)
+      if (!in.draft.blank(row)) typed(in, row, buying).ifPresent(typed::add);
+    List<Order.Line> lines = lines(in, typed);
+    if (!buying) promised(in, lines, place);
+    if (!buying)
+      in.askCredit(who, lines.stream().mapToLong(l -> Math.addExact(l.net(), l.tax())).sum());
+    if (lines.isEmpty() && in.faults.isEmpty())
+      in.fault("rows.0.item", "There is no line yet: name an item and how many.");
+    return in.done(
+        () ->
+            new Order(
+                in.draft.kind(), date, who, reference, expected, place, notes, List.copyOf(lines)));
+  }
+
+  /** A row in which nothing is wrong. */
+  private record Typed(
+      int row,
+      Item item,
+      Units.Typed quantity,
+      BigDecimal price,
+      Reader.Discounted off,
+      TaxRate rate) {}
+
+  private static Optional<Typed> typed(Reader in, int row, boolean buying) {
+    int before = in.faults.size();
+    Item item = in.item(row);
+    Units.Typed quantity = item == null ? null : in.above(row, item.units(), ".");
+    BigDecimal price = in.price(row, !buying);
+    TaxRate rate = in.rate(row);
+    if (item == null) return Optional.empty();
+    String unit = quantity == null ? item.units().base().sign() : quantity.unit().sign();
+    in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), unit, null));
+    Reader.Discounted off =
+        quantity == null || price == null
+            ? new Reader.Discounted(BigDecimal.ZERO, 0L)
+            : in.discounted(row, quantity, price);
+    if (price != null && off != null) in.rows.put(row, in.rows.get(row).amounting(off.amount()));
+    return in.faults.size() > before || quantity == null || off == null || off.amount() == null
+        ? Optional.empty()
+        : Optional.of(new Typed(row, item, quantity, price, off, rate));
+  }
+
+  /** The rows with net and tax, which may be worked out on the sums of the whole order. */
+  private static List<Order.Line> lines(Reader in, List<Typed> typed) {
+    try {
+      return sound(in, typed);
+    } catch (ArithmeticException tooLarge) {
+      in.faults.add(Fault.whole("The amounts are too large to add up."));
+      return List.of();
+    }
+  }
+
+  private static List<Order.Line> sound(Reader in, List<Typed> typed) {
+    LineAmounts amounts =
+        in.amounts(typed.stream().map(t -> new LineAmounts.Line(t.off.amount(), t.rate)).toList());
+    List<Order.Line> lines = new ArrayList<>();
+    for (int i = 0; i < typed.size(); i++) {
+      Typed t = typed.get(i);
+      long net = amounts.net()[i];
+      if (in.draft.kind() == PaperKind.SALES_ORDER)
+        in.margin(t.row, t.item, t.quantity.quantity().micros(), net);
+      lines.add(
+          new Order.Line(
+              t.row,
+              t.item,
+              t.quantity.quantity(),
+              t.quantity.unit().sign(),
+              t.price,
+              t.off.percent(),
+              net,
+              amounts.tax()[i],
+              t.rate));
+    }
+    return lines;
+  }
+
+  /** Says where the lines promise more than is free. */
+  private static void promised(Reader in, List<Order.Line> lines, Place place) {
+    if (place == null) return;
+    Map<Long, Long> promised = new HashMap<>();
+    for (Order.Line line : lines) if (line.item().stocked()) promised(in, line, place, promised);
+  }
+
+  private static void promised(Reader in, Order.Line line, Place place, Map<Long, Long> promised) {
+    long micros = line.quantity().micros();
+    long before = promised.merge(line.item().id(), micros, Long::sum) - micros;
+    Catalogue.Free free = in.book.free(line.item().id(), place.id());
+    long here = Math.max(0, free.here() - before);
+    if (micros <= here) return;
+    Units units = line.item().units();
+    String elsewhere =
+        free.everywhere() > free.here()
+            ? ", " + units.say(new Quantity(free.everywhere() - free.here())) + " elsewhere"
+            : "";
+    String coming =
+        free.onOrder() <= 0
+            ? "; none is on order"
+            : "; "
+                + units.say(new Quantity(free.onOrder()))
+                + " on order"
+                + (free.expected() == null ? "" : ", expected " + free.expected());
+    in.notes.add(
+        Fault.at(
+            line.row(),
+            "quantity",
+            line.item().name()
+                + " is short: "
+                + units.say(new Quantity(here))
+                + " of "
+                + units.say(line.quantity())
+                + " are free here"
+                + elsewhere
+                + coming
+                + "."));
+  }
+}

@@ -1,0 +1,48 @@
+package zinctally.core.papers.trade;
+
+import zinctally.core.goods.Item;
+import zinctally.core.ledger.JournalLine;
+import zinctally.core.ledger.Role;
+import zinctally.core.number.Spread;
+import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.flow.Flow;
+import zinctally.core.papers.plan.Linking;
+import zinctally.core.papers.plan.Stocking;
+
+/**
+ * What an invoice's lines of goods do: goods that go with it, goods sent before, goods still to go.
+ * Revenue and its cost are recognised at one moment, when both goods and invoice have gone (IAS 2
+ * paragraph 34): what is invoiced ahead stands on Billed ahead at its price, what was sent before
+ * leaves Sent, not invoiced at its cost.
+ */
+public final class Invoicing {
+  private final Trade invoice;
+  private final Stocking stock;
+  private final Linking links;
+
+  Invoicing(Trade invoice, Stocking stock, Linking links) {
+    this.invoice = invoice;
+    this.stock = stock;
+    this.links = links;
+  }
+
+  void add(TradeLine line) {
+    Flow flow = line.flow();
+    Item item = line.item();
+    stock.out(line.row(), 0, item, line.place(), flow.now(), item.costAccount(), flow.numbers());
+    long gone = line.quantity().micros() - flow.after();
+    long[] nets = Spread.over(line.net(), new long[] {gone, flow.after()});
+    links.known.add(new JournalLine(item.salesAccount(), item.id(), 0, -nets[0], ""));
+    if (flow.after() > 0) {
+      links.wait(line.row(), Awaits.INVOICED_GOODS, item, flow, flow.after(), nets[1]);
+      links.between(Role.BILLED_AHEAD, item, -nets[1], "");
+    }
+    for (Flow.Portion sent : flow.before()) {
+      links.known.add(
+          new JournalLine(item.costAccount(), item.id(), 0, sent.value(), sent.of().number()));
+      links.between(Role.SENT_NOT_INVOICED, item, -sent.value(), sent.of().number());
+      links.fill(line.row(), sent.of(), sent.quantity(), sent.value());
+      links.bill(line.row(), sent);
+    }
+  }
+}

@@ -1,0 +1,234 @@
+package zinctally.core.papers.trade;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import zinctally.core.goods.Item;
+import zinctally.core.ledger.Account;
+import zinctally.core.papers.Fault;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.Reading;
+import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.flow.Flow;
+import zinctally.core.papers.flow.FlowReader;
+import zinctally.core.papers.read.LineAmounts;
+import zinctally.core.papers.read.Reader;
+import zinctally.core.units.Unit;
+import zinctally.core.units.Units;
+
+/** Reads a bill or an invoice: items, and accounts for what is no item. */
+public final class TradeReader {
+  private final Reader in;
+  private final boolean buying;
+  private final LocalDate date;
+  private final Party who;
+  private final Place place;
+  private final FlowReader flows;
+
+  TradeReader(Reader in) {
+    this.in = in;
+    buying = in.draft.kind() == PaperKind.BILL;
+    date = in.date();
+    who = in.party();
+    place = in.place("place", in.draft.field("place"));
+    flows = new FlowReader(in, who, date);
+  }
+
+  public static Reading trade(Reader in) {
+    TradeReader reader = new TradeReader(in);
+    Trade trade = reader.read();
+    if (!reader.buying && trade != null) in.askCredit(trade.who(), trade.total());
+    return in.done(() -> trade);
+  }
+
+  /** The paper; null when something in it is wrong. */
+  Trade read() {
+    try {
+      return sound();
+    } catch (ArithmeticException tooLarge) {
+      in.faults.add(Fault.whole("The amounts are too large to add up."));
+      return null;
+    }
+  }
+
+  private Trade sound() {
+    int terms = who == null ? 0 : who.termsDays();
+    LocalDate due = date == null ? null : in.day("due", date.plusDays(terms));
+    if (due != null && date != null && due.isBefore(date))
+      in.fault("due", "Due on " + due + ", which is before the paper's date " + date + ".");
+    String number = in.text(buying ? "their_number" : "reference");
+    if (buying) in.askSameNumber(who, number);
+    List<Typed> typed = new ArrayList<>();
+    for (int row = 0; row < in.draft.rows().size(); row++)
+      if (!in.draft.blank(row) && !in.notThisLine(row)) typed(row).ifPresent(typed::add);
+    List<TradeLine> lines = lines(typed);
+    if (typed.isEmpty() && in.faults.isEmpty())
+      in.fault("rows.0.item", "There is no line yet: name an item and how many.");
+    Trade.Bears bears = buying ? bears(in, lines) : Trade.Bears.EXPENSE;
+    return in.faults.isEmpty()
+        ? new Trade(in.draft.kind(), date, due, who, number, place, List.copyOf(lines), bears)
+        : null;
+  }
+
+  /**
+   * A row as far as it could be read.
+   *
+   * @param item null for a line on an account
+   * @param off its discount and what it comes to; null when it cannot be told
+   * @param sound whether nothing in it is wrong
+   */
+  private record Typed(
+      int row,
+      Item item,
+      Account account,
+      Place place,
+      String wording,
+      Units.Typed quantity,
+      BigDecimal price,
+      Reader.Discounted off,
+      TaxRate rate,
+      boolean sound) {}
+
+  private Optional<Typed> typed(int row) {
+    int faultsBefore = in.faults.size();
+    String cell = in.draft.cell(row, "item");
+    Optional<Account> account = account(cell);
+    Item item = account.isPresent() ? null : in.item(row);
+    account.ifPresent(a -> checkFreeAccount(row, a));
+    if (item == null && account.isEmpty()) return Optional.empty();
+    Units units = item == null ? Units.of(Unit.EACH) : item.units();
+    boolean alone = account.isPresent() || in.draft.kind() == PaperKind.COUNTER_SALE;
+    boolean one = alone && in.draft.cell(row, "quantity").isEmpty();
+    Units.Typed quantity =
+        one
+            ? units.read("1").orElseThrow()
+            : in.above(row, units, "; what comes back is a return.");
+    BigDecimal price = in.price(row, true);
+    String unit = quantity == null ? units.base().sign() : quantity.unit().sign();
+    in.rows.put(
+        row,
+        item == null
+            ? new Reading.RowFacts(account.get(), unit)
+            : new Reading.RowFacts(item.id(), item.name(), unit, null));
+    Reader.Discounted off =
+        quantity == null || price == null ? null : in.discounted(row, quantity, price);
+    TaxRate rate = in.rate(row);
+    Place from = in.place(row, place);
+    String wording =
+        item == null ? wording(cell) : buying ? item.purchaseWording() : item.saleWording();
+    return Optional.of(
+        new Typed(
+            row,
+            item,
+            account.orElse(null),
+            from,
+            wording,
+            quantity,
+            price,
+            off,
+            rate,
+            in.faults.size() == faultsBefore));
+  }
+
+  /** The account a cell names, alone or followed by words of its own for the paper. */
+  private Optional<Account> account(String cell) {
+    if (cell.isEmpty() || in.book.item(cell).isPresent()) return Optional.empty();
+    return in.book
+        .account(cell)
+        .or(
+            () ->
+                cell.indexOf(' ') < 0 ? Optional.empty() : in.book.account(cell.split(" ", 2)[0]));
+  }
+
+  private String wording(String cell) {
+    return in.book.account(cell).isPresent() || cell.indexOf(' ') < 0
+        ? ""
+        : cell.split(" ", 2)[1].strip();
+  }
+
+  /** The rows with their amounts, once what comes off the whole is spread over them. */
+  private List<TradeLine> lines(List<Typed> typed) {
+    List<Typed> priced =
+        typed.stream().filter(t -> t.off != null && t.off.amount() != null).toList();
+    LineAmounts amounts =
+        in.amounts(priced.stream().map(t -> new LineAmounts.Line(t.off.amount(), t.rate)).toList());
+    Map<Typed, Integer> places = new IdentityHashMap<>();
+    priced.forEach(t -> places.put(t, places.size()));
+    List<TradeLine> lines = new ArrayList<>();
+    for (Typed t : typed) {
+      int at = places.getOrDefault(t, -1);
+      Long net = at < 0 ? null : Long.valueOf(amounts.net()[at]);
+      if (at >= 0) in.rows.put(t.row, in.rows.get(t.row).amounting(t.off.amount()));
+      line(t, net, at < 0 ? 0 : amounts.tax()[at]).ifPresent(lines::add);
+    }
+    return lines;
+  }
+
+  private Optional<TradeLine> line(Typed t, Long net, long tax) {
+    int faultsBefore = in.faults.size();
+    Flow flow = Flow.NONE;
+    if (t.item != null && t.quantity != null) {
+      long micros = t.quantity.quantity().micros();
+      flow = flows.asked(t.row, t.item, t.place, micros, net);
+      if (!buying) in.askPromised(t.row, t.item, t.place, flow.now(), flow.order());
+      if (!buying && net != null) in.margin(t.row, t.item, micros, net);
+    }
+    if (!t.sound || net == null || in.faults.size() > faultsBefore) return Optional.empty();
+    return Optional.of(
+        new TradeLine(
+            t.row,
+            t.item,
+            t.account,
+            t.place,
+            t.wording,
+            t.quantity.quantity(),
+            t.quantity.unit().sign(),
+            t.price,
+            t.off.percent(),
+            net,
+            tax,
+            t.rate,
+            flow));
+  }
+
+  private void checkFreeAccount(int row, Account account) {
+    if (!account.active())
+      in.faults.add(Fault.at(row, "item", account.label() + " is switched off."));
+    if (account.role().control())
+      in.faults.add(
+          Fault.at(
+              row,
+              "item",
+              account.label()
+                  + " is a control account; it is kept by papers and takes no line by hand."));
+  }
+
+  /** How the lines that are no goods are shared over those that are. */
+  private static Trade.Bears bears(Reader in, List<TradeLine> lines) {
+    Trade.Bears bears =
+        switch (in.draft.field("charges")) {
+          case "value" -> Trade.Bears.VALUE;
+          case "quantity" -> Trade.Bears.QUANTITY;
+          case "weight" -> Trade.Bears.WEIGHT;
+          default -> Trade.Bears.EXPENSE;
+        };
+    List<TradeLine> goods = lines.stream().filter(TradeLine::moves).toList();
+    if (bears == Trade.Bears.EXPENSE || lines.stream().allMatch(l -> l.item() != null))
+      return Trade.Bears.EXPENSE;
+    List<Item> items = goods.stream().map(TradeLine::item).toList();
+    if (bears == Trade.Bears.WEIGHT && !in.weighed("charges", items)) return bears;
+    if (goods.isEmpty())
+      in.fault(
+          "charges",
+          "There are no goods on this bill to bear its charges; write Charges on goods instead.");
+    else if (bears == Trade.Bears.VALUE && goods.stream().allMatch(l -> l.net() == 0))
+      in.fault("charges", "These goods cost nothing; share by quantity or by weight.");
+    return bears;
+  }
+}
