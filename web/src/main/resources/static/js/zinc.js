@@ -209,7 +209,16 @@
     renumber(row, Number(last.dataset.row) + 1);
     return row;
   };
-  const saveNow = () => paper.dispatchEvent(new Event("saved-now"));
+  // what is to be saved before the page is whole, and so before htmx listens, is saved then
+  let whole = false;
+  const saveNow = () => {
+    if (whole) paper.dispatchEvent(new Event("saved-now"));
+    else typed++;
+  };
+  document.addEventListener("DOMContentLoaded", () => {
+    whole = true;
+    if (typed) saveNow();
+  });
   // what is asked for before the proof has caught up with what is typed waits for it; so nothing
   // kept from before can arrive after it
   let typed = 0;
@@ -240,8 +249,9 @@
     proved = upTo;
     while (waiting.length && proved === typed) waiting.shift()();
   };
+  let gone = false; // what she has asked for is done with what was sent, whatever is typed meanwhile
   paper.addEventListener("submit", (e) => {
-    if (proved === typed) return;
+    if (proved === typed) return setTimeout(() => { gone = !e.defaultPrevented; });
     e.preventDefault();
     e.stopPropagation();
     const by = e.submitter;
@@ -571,7 +581,7 @@
     cells: [...stands()],
   });
   addEventListener("pagehide", () => {
-    if (paper.dataset.sent || !paper.hasAttribute("hx-post")) return;
+    if (gone || !paper.hasAttribute("hx-post")) return;
     const left = here();
     sessionStorage.setItem("left", JSON.stringify(left));
     if (proved === typed) return;
@@ -580,12 +590,12 @@
   });
   const goOn = (left) => {
     const now = here();
-    if (!left || left.at !== now.at) return;
-    sessionStorage.removeItem("left");
-    if (left.revision < now.revision && left.window !== paper.dataset.savedIn) return;
-    $("[name=_window]", paper).value = left.window;
-    if (left.from !== now.from) return;
     let changed = false;
+    if (!left || left.at !== now.at) return changed;
+    sessionStorage.removeItem("left");
+    if (left.revision < now.revision && left.window !== paper.dataset.savedIn) return changed;
+    $("[name=_window]", paper).value = left.window;
+    if (left.from !== now.from) return changed;
     for (const [name, value] of left.cells) {
       const row = /^rows\.(\d+)\./.exec(name);
       while (row && Number(table.tBodies[0].lastElementChild.dataset.row) < Number(row[1])) addRow();
@@ -594,11 +604,14 @@
       cell.value = value;
       changed = true;
     }
-    if (changed) saveNow();
+    return changed;
   };
 
+  // what the browser itself has put back is no more proved than what is typed
+  const sentWith = (cell) => cell.matches("select") ? ($("option[selected]", cell) || cell.options[0]).value : cell.defaultValue;
+  const putBack = all("[data-cell]", paper).some((c) => c.value !== sentWith(c));
   place();
-  goOn(JSON.parse(sessionStorage.getItem("left")));
+  if (goOn(JSON.parse(sessionStorage.getItem("left"))) || putBack) saveNow();
   const at = new URLSearchParams(location.search).get("at");
   const taken = at !== null && $(`[data-cell="rows.${Number(at)}.quantity"]`, paper);
   const scannedMeanwhile = counter && sessionStorage.getItem("scanned");
