@@ -85,7 +85,7 @@ public final class AdjustmentReader {
 
   /** What was found is worth the unit cost typed, else the latest known. */
   private static Long foundValue(Reader in, int row, Item item, Units.Typed quantity) {
-    if (quantity.quantity().signum() < 0) return 0L;
+    if (quantity.quantity().signum() <= 0) return 0L;
     String typed = in.draft.cell(row, "unit_cost");
     if (!typed.isEmpty()) {
       BigDecimal cost = in.amount("rows." + row + ".unit_cost", typed, 6);

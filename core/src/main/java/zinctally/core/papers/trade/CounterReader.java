@@ -24,8 +24,8 @@ public final class CounterReader {
   }
 
   private Reading read() {
-    String seller = seller();
     Trade trade = new TradeReader(in).read();
+    String seller = seller();
     if (trade == null) return in.done(() -> null);
     in.unpaid = trade;
     long total = trade.total();

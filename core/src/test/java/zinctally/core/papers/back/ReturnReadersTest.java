@@ -1,0 +1,226 @@
+package zinctally.core.papers.back;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static zinctally.core.papers.SmallBook.COST;
+import static zinctally.core.papers.SmallBook.FENWICK;
+import static zinctally.core.papers.SmallBook.FRAME;
+import static zinctally.core.papers.SmallBook.HIVE;
+import static zinctally.core.papers.SmallBook.ORRIN;
+import static zinctally.core.papers.SmallBook.RENT;
+import static zinctally.core.papers.SmallBook.STANDARD;
+import static zinctally.core.papers.SmallBook.apart;
+import static zinctally.core.papers.SmallBook.on;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import zinctally.core.cost.EventKind;
+import zinctally.core.goods.Item;
+import zinctally.core.ledger.Role;
+import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.SmallBook;
+import zinctally.core.papers.SmallBook.Written;
+import zinctally.core.papers.flow.Traded;
+import zinctally.core.papers.money.OpenItem;
+import zinctally.core.papers.plan.Plan;
+
+class ReturnReadersTest {
+  private static final LocalDate DAY = LocalDate.of(2026, 11, 10);
+  private final SmallBook book = new SmallBook();
+
+  /** Ten of an item for 60.00 and tax, of which so many have gone or come back. */
+  private void traded(PaperKind kind, String number, int line, Item item, long returned) {
+    long party = kind.side().orElseThrow() == ORRIN.kind() ? ORRIN.id() : FENWICK.id();
+    book.traded.add(
+        new Traded(
+            500 + line,
+            kind,
+            40,
+            number,
+            DAY,
+            line,
+            party,
+            item,
+            10_000_000,
+            returned * 1_000_000,
+            5000,
+            6000,
+            STANDARD,
+            0,
+            Map.of(),
+            "",
+            null));
+  }
+
+  private static Written back(PaperKind kind, String paper, String quantity) {
+    return Written.of(kind).line("paper", paper, "quantity", quantity);
+  }
+
+  @Test
+  void goods_go_back_out_of_their_own_arrival_for_credit_at_the_bills_price() {
+    traded(PaperKind.BILL, "B-1", 0, HIVE, 0);
+    Plan plan = book.plan(back(PaperKind.SUPPLIER_RETURN, "B-1", "4"));
+    assertThat(plan.events())
+        .singleElement()
+        .satisfies(
+            e -> {
+              assertThat(e.kind()).isEqualTo(EventKind.OUT);
+              assertThat(e.target()).isEqualTo(500);
+              assertThat(e.contra()).isEqualTo(book.account(Role.PRICE_DIFFERENCES).id());
+            });
+    assertThat(on(plan, Role.PAYABLES)).isEqualTo(2880);
+    assertThat(on(plan, Role.PURCHASE_TAX)).isEqualTo(-480);
+    assertThat(on(plan, Role.PRICE_DIFFERENCES)).isEqualTo(-2400);
+    assertThat(plan.dues().get(0).amount()).isEqualTo(2880);
+    var paper = book.paper(back(PaperKind.SUPPLIER_RETURN, "B-1", "4"));
+    assertThat(paper.head().net()).isEqualTo(2400);
+    assertThat(paper.rows().get(0).tax()).isEqualTo(480);
+    assertThat(paper.rows().get(0).from().paper()).isEqualTo(40);
+    assertThat(paper.soldWith()).isEqualTo(40);
+  }
+
+  @Test
+  void goods_come_back_at_the_cost_at_which_they_left_and_are_credited() {
+    traded(PaperKind.INVOICE, "INV-1", 0, HIVE, 3);
+    Plan plan = book.plan(back(PaperKind.CUSTOMER_RETURN, "INV-1", "7"));
+    assertThat(plan.events())
+        .singleElement()
+        .satisfies(
+            e -> {
+              assertThat(e.kind()).isEqualTo(EventKind.BACK);
+              assertThat(e.contra()).isEqualTo(COST);
+            });
+    assertThat(plan.moves().get(0).quantity()).isEqualTo(7_000_000);
+    assertThat(on(plan, Role.RECEIVABLES)).isEqualTo(-5040);
+    assertThat(on(plan, Role.SALES_TAX)).isEqualTo(840);
+    assertThat(on(plan, Role.SALES_RETURNS)).isEqualTo(4200);
+    assertThat(apart(plan)).isZero();
+    assertThat(book.faults(back(PaperKind.CUSTOMER_RETURN, "INV-1", "8")))
+        .containsExactly(
+            "rows.0.quantity: 7 of The hive on INV-1 can still go back; of 10 there, 3 have.");
+  }
+
+  @Test
+  void money_back_takes_the_place_of_credit() {
+    traded(PaperKind.INVOICE, "INV-1", 0, HIVE, 0);
+    Plan plan = book.plan(back(PaperKind.CUSTOMER_RETURN, "INV-1", "1").with("back", "1200"));
+    assertThat(on(plan, Role.MONEY)).isEqualTo(-720);
+    assertThat(plan.dues()).isEmpty();
+    assertThat(book.faults(back(PaperKind.CUSTOMER_RETURN, "INV-1", "1").with("back", "7000")))
+        .singleElement()
+        .asString()
+        .startsWith("back: Money back is from a bank");
+  }
+
+  @Test
+  void what_is_thrown_away_comes_back_and_goes_out_at_the_same_cost() {
+    traded(PaperKind.INVOICE, "INV-1", 0, HIVE, 0);
+    Written broken =
+        Written.of(PaperKind.CUSTOMER_RETURN)
+            .line("paper", "INV-1", "quantity", "2", "goods", "Broken", "reason", "Wrong size");
+    Plan plan = book.plan(broken);
+    assertThat(plan.events())
+        .extracting(Plan.Event::kind)
+        .containsExactly(EventKind.BACK, EventKind.OUT);
+    Plan.Event out = plan.events().get(1);
+    assertThat(out.contra()).isEqualTo(RENT);
+    assertThat(out.targets(plan.events().get(0))).isTrue();
+    assertThat(plan.moves().stream().mapToLong(Plan.Move::quantity).sum()).isZero();
+    assertThat(book.paper(broken).rows().get(0).reason().name()).isEqualTo("Wrong size");
+  }
+
+  @Test
+  void one_line_takes_what_another_leaves() {
+    traded(PaperKind.INVOICE, "INV-1", 0, HIVE, 0);
+    Written twice =
+        back(PaperKind.CUSTOMER_RETURN, "INV-1", "6").line("paper", "INV-1", "quantity", "4");
+    assertThat(book.faults(twice)).isEmpty();
+    assertThat(book.faults(twice.line("paper", "INV-1", "quantity", "1")).get(0))
+        .startsWith("rows.2.quantity: 0 of The hive on INV-1 can still go back");
+  }
+
+  @Test
+  void what_cannot_come_back_is_said_at_its_cell() {
+    traded(PaperKind.INVOICE, "INV-1", 0, HIVE, 0);
+    traded(PaperKind.INVOICE, "INV-1", 1, FRAME, 0);
+    assertThat(book.faults(back(PaperKind.CUSTOMER_RETURN, "INV-1", "1")).get(0))
+        .isEqualTo("rows.0.item: INV-1 has several lines; which item comes back?");
+    assertThat(book.faults(back(PaperKind.SUPPLIER_RETURN, "INV-1", "1")).get(0))
+        .startsWith("rows.0.paper: No bill or receipt \"INV-1\"");
+    Written frames =
+        Written.of(PaperKind.CUSTOMER_RETURN)
+            .line("paper", "INV-1", "item", "FRAME", "quantity", "1");
+    assertThat(book.faults(frames)).isEmpty();
+    assertThat(book.faults(frames.with("date", "2026-11-09")).get(0))
+        .contains("goods cannot come back before");
+    assertThat(book.faults(frames.with("date", "2026-11-10").with("customer", "Other")).get(0))
+        .contains("is not for Other");
+    assertThat(
+            book.faults(
+                    Written.of(PaperKind.CUSTOMER_RETURN)
+                        .line("paper", "INV-1", "item", "HONEY", "quantity", "1"))
+                .get(0))
+        .contains("does not stand on INV-1");
+    assertThat(
+            book.faults(
+                Written.of(PaperKind.CUSTOMER_RETURN)
+                    .line(
+                        "paper",
+                        "INV-1",
+                        "item",
+                        "HIVE",
+                        "quantity",
+                        "1",
+                        "goods",
+                        "Moon",
+                        "reason",
+                        "Whim")))
+        .hasSize(2);
+    assertThat(
+            book.faults(
+                    Written.of(PaperKind.CUSTOMER_RETURN)
+                        .line("paper", "INV-1", "item", "HIVE", "quantity", "-1"))
+                .get(0))
+        .contains("How many come back?");
+  }
+
+  @Test
+  void a_charge_of_after_its_day_goes_along_and_is_noted() {
+    traded(PaperKind.BILL, "B-1", 0, HIVE, 0);
+    book.charged.put(500L, List.of(new Catalogue.LateCharge("CH-1", LocalDate.of(2026, 11, 24))));
+    assertThat(book.notes(back(PaperKind.SUPPLIER_RETURN, "B-1", "1")))
+        .singleElement()
+        .asString()
+        .contains("CH-1 of 2026-11-24");
+  }
+
+  @Test
+  void a_credit_note_takes_the_place_of_the_credit_that_was_due() {
+    OpenItem item = new OpenItem(9, ORRIN.id(), "RS-1", DAY, DAY, 2880, 2880, "RS-1");
+    book.credits.add(new CreditDue(item, "RS-1", DAY, 2400, 480, STANDARD));
+    Written same = Written.of(PaperKind.SUPPLIER_CREDIT).line("paper", "RS-1");
+    Plan equal = book.plan(same);
+    assertThat(on(equal, Role.PRICE_DIFFERENCES)).isZero();
+    assertThat(equal.settlements()).containsExactly(new Plan.Settlement(9, -2880));
+    assertThat(equal.dues().get(0).amount()).isEqualTo(2880);
+    Written less = Written.of(PaperKind.SUPPLIER_CREDIT).line("paper", "RS-1", "net", "20.00");
+    Plan plan = book.plan(less);
+    assertThat(on(plan, Role.PRICE_DIFFERENCES)).isEqualTo(400);
+    assertThat(on(plan, Role.PURCHASE_TAX)).isEqualTo(80);
+    assertThat(on(plan, Role.PAYABLES)).isEqualTo(-480);
+    assertThat(apart(plan)).isZero();
+    assertThat(book.notes(less).get(0)).contains("the 4.00 less is a purchase price difference");
+    assertThat(book.faults(same.line("paper", "RS-1")).get(0)).contains("already on a line above");
+    assertThat(book.faults(Written.of(PaperKind.SUPPLIER_CREDIT).line("paper", "RS-2")).get(0))
+        .contains("No return \"RS-2\" waits");
+    assertThat(
+            book.faults(
+                    Written.of(PaperKind.SUPPLIER_CREDIT)
+                        .with("date", "2026-11-09")
+                        .line("paper", "RS-1"))
+                .get(0))
+        .contains("its credit cannot come before");
+  }
+}
