@@ -6,54 +6,57 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import net.jqwik.api.Arbitraries;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.Combinators;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
+import zinctally.core.Any;
+import zinctally.core.Seeded;
 import zinctally.core.number.Quantity;
 
 class PoolPropertiesTest {
   /** A wish for an event; what a pool would refuse at that point is left out of the story. */
   record Wish(int kind, int quantity, long value, int pick) {}
 
-  @Provide
-  Arbitrary<List<Wish>> wishes() {
-    return Combinators.combine(
-            Arbitraries.integers().between(0, 9),
-            Arbitraries.integers().between(1, 9),
-            Arbitraries.longs().between(0, 9999),
-            Arbitraries.integers().between(0, 99))
-        .as(Wish::new)
-        .list()
-        .ofMinSize(1)
-        .ofMaxSize(40);
+  private static List<Wish> wishes(Any any) {
+    return any.list(
+        1,
+        40,
+        a -> new Wish(a.between(0, 9), a.between(1, 9), a.between(0L, 9999L), a.between(0, 99)));
   }
 
-  @Property
-  void value_in_is_value_out_plus_value_left(
-      @ForAll("wishes") List<Wish> wishes, @ForAll Method method, @ForAll boolean mayGoShort) {
-    Recost recost = tell(wishes, method, mayGoShort).by(method, mayGoShort);
-    long sum = recost.changes().stream().mapToLong(Recost.Change::after).sum();
-    assertThat(recost.end().worth()).isEqualTo(sum);
+  @Seeded
+  void value_in_is_value_out_plus_value_left(Any any) {
+    Method method = any.of(Method.values());
+    boolean mayGoShort = any.coin();
+    any.holds(
+        wishes(any),
+        wishes -> {
+          Recost recost = tell(wishes, method, mayGoShort).by(method, mayGoShort);
+          long sum = recost.changes().stream().mapToLong(Recost.Change::after).sum();
+          assertThat(recost.end().worth()).isEqualTo(sum);
+        });
   }
 
-  @Property
-  void no_goods_no_value(
-      @ForAll("wishes") List<Wish> wishes, @ForAll Method method, @ForAll boolean mayGoShort) {
-    PoolState end = tell(wishes, method, mayGoShort).by(method, mayGoShort).end();
-    if (end.onHand() == 0) assertThat(end.worth()).isZero();
-    assertThat(end.layers().isEmpty() || end.uncovered().isEmpty()).isTrue();
-    assertThat(end.layers()).allMatch(l -> l.quantity() > 0 && l.value() >= 0);
+  @Seeded
+  void no_goods_no_value(Any any) {
+    Method method = any.of(Method.values());
+    boolean mayGoShort = any.coin();
+    any.holds(
+        wishes(any),
+        wishes -> {
+          PoolState end = tell(wishes, method, mayGoShort).by(method, mayGoShort).end();
+          if (end.onHand() == 0) assertThat(end.worth()).isZero();
+          assertThat(end.layers().isEmpty() || end.uncovered().isEmpty()).isTrue();
+          assertThat(end.layers()).allMatch(l -> l.quantity() > 0 && l.value() >= 0);
+        });
   }
 
-  @Property
-  void a_replay_from_a_checkpoint_is_a_replay_from_the_start(
-      @ForAll("wishes") List<Wish> wishes,
-      @ForAll Method method,
-      @ForAll boolean mayGoShort,
-      @ForAll int cut) {
+  @Seeded
+  void a_replay_from_a_checkpoint_is_a_replay_from_the_start(Any any) {
+    Method method = any.of(Method.values());
+    boolean mayGoShort = any.coin();
+    int cut = any.between(0, 40);
+    any.holds(wishes(any), wishes -> replaysFrom(cut, wishes, method, mayGoShort));
+  }
+
+  private static void replaysFrom(int cut, List<Wish> wishes, Method method, boolean mayGoShort) {
     List<Booked> events = tell(wishes, method, mayGoShort).fresh();
     Recost whole = replay(method, PoolState.EMPTY, mayGoShort, Past.NONE, List.of(), events);
     int at = Math.floorMod(cut, events.size() + 1);

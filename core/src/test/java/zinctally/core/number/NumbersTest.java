@@ -7,21 +7,19 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Arrays;
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.LongRange;
-import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import zinctally.core.Any;
+import zinctally.core.Seeded;
 
 class NumbersTest {
   /** Held against java.math.BigDecimal, HALF_UP. */
-  @Property
-  void a_share_is_rounded_half_up_however_large(
-      @ForAll @LongRange(min = -1_000_000_000_000_000L, max = 1_000_000_000_000_000L) long value,
-      @ForAll @LongRange(min = 1, max = 9_000_000_000_000L) long whole,
-      @ForAll @LongRange(min = 0, max = 9_000_000_000_000L) long part) {
+  @Seeded
+  void a_share_is_rounded_half_up_however_large(Any any) {
+    long value = any.between(-1_000_000_000_000_000L, 1_000_000_000_000_000L);
+    long whole = any.between(1, 9_000_000_000_000L);
+    long part = any.between(0, 9_000_000_000_000L);
     BigDecimal exact =
         BigDecimal.valueOf(value)
             .multiply(BigDecimal.valueOf(part))
@@ -32,10 +30,10 @@ class NumbersTest {
     else assertThat(Share.of(value, part, whole)).isEqualTo(exact.longValueExact());
   }
 
-  @Property
-  void the_parts_of_a_spread_add_up_and_are_fair(
-      @ForAll @LongRange(min = -1_000_000, max = 1_000_000) long amount,
-      @ForAll @Size(min = 1, max = 20) List<@LongRange(min = 1, max = 100_000) Long> given) {
+  @Seeded
+  void the_parts_of_a_spread_add_up_and_are_fair(Any any) {
+    long amount = any.between(-1_000_000, 1_000_000);
+    List<Long> given = any.list(1, 20, a -> a.between(1L, 100_000L));
     long[] weights = given.stream().mapToLong(Long::longValue).toArray();
     long[] parts = Spread.over(amount, weights);
     assertThat(Arrays.stream(parts).sum()).isEqualTo(amount);

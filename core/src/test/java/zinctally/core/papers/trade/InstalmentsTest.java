@@ -4,11 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.IntRange;
-import net.jqwik.api.constraints.LongRange;
 import org.junit.jupiter.api.Test;
+import zinctally.core.Any;
+import zinctally.core.Seeded;
 
 class InstalmentsTest {
   private static final LocalDate SOLD = LocalDate.of(2026, 1, 31);
@@ -34,10 +32,10 @@ class InstalmentsTest {
         .isInstanceOf(IllegalArgumentException.class);
   }
 
-  @Property
-  void the_parts_are_the_sum(
-      @ForAll @LongRange(min = 1, max = 10_000_000) long sum,
-      @ForAll @IntRange(min = 1, max = Instalments.MOST) int times) {
+  @Seeded
+  void the_parts_are_the_sum(Any any) {
+    long sum = any.between(1, 10_000_000);
+    int times = any.between(1, Instalments.MOST);
     assertThat(
             Instalments.inParts(sum, times, Instalments.Every.WEEK, SOLD).stream()
                 .mapToLong(Instalments.Part::amount)
