@@ -10,8 +10,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import zinctally.store.Refused;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 
 /**
  * Posts and voids at random until it is killed, and writes down each paper that was acknowledged.

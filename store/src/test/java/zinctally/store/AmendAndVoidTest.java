@@ -12,7 +12,6 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.store.prove.TieOutStore;
 
 /** A posted paper gets a next version, or goes; what it wrote stays readable. */

@@ -17,7 +17,6 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.store.prove.PeriodStore;
 
 /** Orders, receipts and bills in every order in which they come. All figures by hand. */

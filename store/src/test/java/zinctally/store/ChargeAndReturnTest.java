@@ -13,7 +13,6 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.Catalogues;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 
 /** What belongs to goods that came before, and goods that go back. All figures by hand. */
 class ChargeAndReturnTest extends OneBookTest {

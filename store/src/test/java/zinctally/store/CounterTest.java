@@ -15,7 +15,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.posting.Refused;
 import zinctally.store.sell.TillClosing;
 import zinctally.store.sell.TillStore;
 

@@ -16,7 +16,6 @@ import zinctally.core.proof.Proof;
 import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 
 /** What is typed is what is meant: figures keep the form in which they were written. */
 class FiguresTest extends OneBookTest {

@@ -24,7 +24,6 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.store.prove.TieOutStore;
 
 /** A book of its own on the real MariaDB, thrown away at the end. Today is 2026-06-30. */

@@ -22,7 +22,6 @@ import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
 import zinctally.store.cost.PoolStore;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.store.prove.TieOutStore;
 
 /**

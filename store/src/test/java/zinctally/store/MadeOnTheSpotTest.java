@@ -10,7 +10,6 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 
 /** Items that are made from the line they are first bought or sold on. */
 class MadeOnTheSpotTest extends OneBookTest {

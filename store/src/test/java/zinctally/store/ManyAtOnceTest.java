@@ -17,7 +17,6 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.store.prove.BalanceStore;
 
 /** 32 people sell the last goods of five items while late bills come in. */

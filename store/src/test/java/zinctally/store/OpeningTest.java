@@ -24,7 +24,6 @@ import zinctally.store.opening.OpeningStore;
 import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class OpeningTest {

@@ -17,7 +17,6 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.trade.Trade;
 import zinctally.core.proof.Proof;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.store.prove.TieOutStore;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)

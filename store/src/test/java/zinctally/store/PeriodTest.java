@@ -10,7 +10,6 @@ import org.junit.jupiter.api.Test;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.store.prove.PeriodStore;
 
 /** Closed months refuse papers and never change. */

@@ -19,7 +19,6 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.proof.Proof;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.store.prove.BalanceStore;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)

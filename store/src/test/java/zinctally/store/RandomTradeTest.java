@@ -16,7 +16,6 @@ import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.ListingStore;
-import zinctally.store.posting.Refused;
 import zinctally.store.prove.TieOutStore;
 import zinctally.store.sell.TillStore;
 

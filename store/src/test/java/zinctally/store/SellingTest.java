@@ -18,7 +18,6 @@ import zinctally.store.goods.ItemStore;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.paper.PaperStore;
-import zinctally.store.posting.Refused;
 import zinctally.store.sell.TillStore;
 
 /** Orders, deliveries and invoices in every order in which they go. All figures by hand. */

@@ -14,7 +14,6 @@ import zinctally.store.book.BookStore;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 
 /** Goods sold before they came: provisional cost, put right by what comes. */
 class ShortStockTest {

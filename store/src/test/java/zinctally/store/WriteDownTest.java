@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.posting.Refused;
 
 /** IAS 2 paragraphs 28 to 34 (from memory): down to net realisable value, back to cost at most. */
 class WriteDownTest extends OneBookTest {

@@ -1,6 +1,7 @@
 package zinctally.web;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -33,12 +34,23 @@ class ArchitectureTest {
           .resideInAnyPackage("zinctally.web..", "jakarta.servlet..");
 
   @ArchTest
+  static final ArchRule NO_PACKAGE_OF_STORE_STANDS_IN_A_CYCLE =
+      slices().matching("zinctally.store.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule WHAT_SERVES_A_BOOK_KNOWS_NOTHING_OF_THE_MADE_UP_ONE =
+      noClasses()
+          .that()
+          .resideInAnyPackage("zinctally.core..", "zinctally.store..", "zinctally.web..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("zinctally.demo..");
+
+  @ArchTest
   static final ArchRule SQL_IS_WRITTEN_IN_STORE_ALONE =
       noClasses()
           .that()
           .resideInAPackage("zinctally.web..")
-          .and()
-          .resideOutsideOfPackage("zinctally.web.demo..")
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage("org.springframework.jdbc..", "java.sql..");

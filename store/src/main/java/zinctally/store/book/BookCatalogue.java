@@ -35,9 +35,8 @@ import zinctally.core.papers.trade.Tender;
 import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
 import zinctally.store.goods.GroupStore;
-import zinctally.store.goods.ItemRows;
 import zinctally.store.ledger.AccountStore;
-import zinctally.store.listing.BuyListings;
+import zinctally.store.sql.Waiting;
 
 /** What the book knows, looked up once for one reading and remembered while it lasts. */
 public final class BookCatalogue implements Catalogue {
@@ -423,7 +422,7 @@ public final class BookCatalogue implements Catalogue {
                where a.item_id = :item and a.what = 'ORDERED_GOODS' and a.open_quantity > 0)
                 as expected
             """
-                .formatted(BuyListings.PROMISED, BuyListings.ON_ORDER))
+                .formatted(Waiting.PROMISED, Waiting.ON_ORDER))
         .param("item", item)
         .param("place", place)
         .param("amends", amends)
@@ -442,7 +441,7 @@ public final class BookCatalogue implements Catalogue {
     if (promisedItems == null)
       promisedItems =
           new HashSet<>(
-              sql.sql("select distinct a.item_id from awaited a where " + BuyListings.PROMISED)
+              sql.sql("select distinct a.item_id from awaited a where " + Waiting.PROMISED)
                   .query(Long.class)
                   .list());
     if (!promisedItems.contains(item)) return new Promised(0, 0, "");
@@ -464,7 +463,7 @@ public final class BookCatalogue implements Catalogue {
                 and (:order = 0 or (p.date, p.id) <
                   (select b.date, b.id from paper b where b.id = :order))) o on true
             """
-                .formatted(BuyListings.PROMISED))
+                .formatted(Waiting.PROMISED))
         .param("item", item)
         .param("place", place)
         .param("order", order)

@@ -2,7 +2,7 @@ package zinctally.store.book;
 
 import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
-import zinctally.store.posting.Retrying;
+import zinctally.store.Retrying;
 
 /**
  * Changes of what postings rely on: items, groups, accounts, places, rates, people, the book. One

@@ -18,11 +18,11 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.units.Units;
 import zinctally.store.book.BookStore;
-import zinctally.store.goods.ItemRows;
 import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.paper.DraftStore;
+import zinctally.store.sql.UnitColumns;
 
 /** Orders: how far they are, and drafts of what should be ordered. */
 @Repository
@@ -105,7 +105,7 @@ public class OrderStore {
         .param(order)
         .query(
             (row, n) -> {
-              Units units = ItemRows.units(row);
+              Units units = UnitColumns.units(row);
               boolean goods = row.getBoolean("goods");
               long toCome = row.getLong("to_come");
               return new Line(
@@ -198,7 +198,7 @@ public class OrderStore {
         .param("ids", wanted.keySet())
         .query(
             (row, n) -> {
-              Units units = ItemRows.units(row);
+              Units units = UnitColumns.units(row);
               long item = row.getLong("id");
               return bySupplier
                   .computeIfAbsent(suppliers.get(item), s -> new ArrayList<>())

@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
-import zinctally.store.posting.Retrying;
+import zinctally.store.Retrying;
 
 /** Checks of all that must hold, with what they found and when. */
 @Repository

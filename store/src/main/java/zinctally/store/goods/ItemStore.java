@@ -17,9 +17,10 @@ import zinctally.core.goods.Tracking;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
 import zinctally.store.find.Like;
-import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listings;
-import zinctally.store.sell.PriceStore;
+import zinctally.store.sql.Prices;
+import zinctally.store.sql.UnitColumns;
+import zinctally.store.sql.Waiting;
 
 /** Items and what stock there is of them. */
 @Repository
@@ -46,7 +47,7 @@ public class ItemStore {
             select l.id, l.name, p.price from price_list l
             left join item_price p on p.list_id = l.id and p.item_id = ? and %s order by l.id
             """
-                .formatted(PriceStore.TODAY))
+                .formatted(Prices.TODAY))
         .param(item)
         .query(
             (row, n) -> new ItemCard.Price(row.getLong(1), row.getString(2), row.getBigDecimal(3)))
@@ -61,7 +62,7 @@ public class ItemStore {
         ItemKind.valueOf(row.getString("kind")),
         row.getLong("group_id"),
         Method.valueOf(row.getString("method")),
-        ItemRows.units(row),
+        UnitColumns.units(row),
         row.getLong("stock_account"),
         row.getLong("sales_account"),
         row.getLong("cost_account"),
@@ -354,7 +355,7 @@ public class ItemStore {
                     row.getLong("id"),
                     row.getString("code"),
                     row.getString("name"),
-                    ItemRows.unit(row.getString("base_unit")).sign(),
+                    UnitColumns.unit(row.getString("base_unit")).sign(),
                     row.getLong("on_hand")))
         .list();
   }
@@ -379,7 +380,7 @@ public class ItemStore {
                        group by a.item_id) a on :promises and a.item_id = s.item_id
             where s.item_id in (:items) group by s.item_id
             """
-                .formatted(BuyListings.PROMISED))
+                .formatted(Waiting.PROMISED))
         .param("items", items)
         .param("place", place)
         .param("promises", promises)

@@ -15,6 +15,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.store.listing.Listing.Column;
+import zinctally.store.sql.Waiting;
 
 /** The lists of buying. */
 public final class BuyListings {
@@ -194,14 +195,6 @@ public final class BuyListings {
     return BigDecimal.TEN.pow(coin.digits());
   }
 
-  /** Which rows of {@code awaited a} are goods on order; a bill of an order waits for the same. */
-  public static final String ON_ORDER =
-      "a.open_quantity > 0 and (a.what = 'ORDERED_GOODS'"
-          + " or a.what = 'BILLED_GOODS' and a.order_paper = 0)";
-
-  /** Which rows of {@code awaited a} are goods promised to customers. */
-  public static final String PROMISED = "a.open_quantity > 0 and a.what = 'PROMISED_GOODS'";
-
   private static String sums(String which, String name) {
     return " left join (select a.item_id, sum(a.open_quantity) as quantity from awaited a where "
         + which
@@ -243,8 +236,8 @@ public final class BuyListings {
         item i left join cost_pool h on h.item_id = i.id
         left join party w on w.kind = 'SUPPLIER' and w.name = i.supplier
         left join supplier_item s on s.party_id = w.id and s.item_id = i.id"""
-            + sums(ON_ORDER, "coming")
-            + sums(PROMISED, "given")
+            + sums(Waiting.ON_ORDER, "coming")
+            + sums(Waiting.PROMISED, "given")
             + ASIDE
             + " where i.active and i.kind = 'STOCKED' and i.reorder_point is not null and "
             + FREE

@@ -16,7 +16,7 @@ import java.util.Map;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Listing.Column;
-import zinctally.store.sell.PriceStore;
+import zinctally.store.sql.Prices;
 
 /** The lists there are. */
 public final class Listings {
@@ -33,7 +33,7 @@ public final class Listings {
         left join item_price p on p.item_id = i.id
           and p.list_id = (select min(id) from price_list) and %s
         where true"""
-            .formatted(PriceStore.TODAY),
+            .formatted(Prices.TODAY),
         Map.of(),
         List.of(
             new Column("id", "", "i.id", HIDDEN),
@@ -368,7 +368,7 @@ public final class Listings {
         item i join cost_pool h on h.item_id = i.id
         join item_price p on p.item_id = i.id and p.list_id = (select min(id) from price_list)
           and\s"""
-            + PriceStore.TODAY
+            + Prices.TODAY
             + " where h.on_hand > 0 and "
             + WRITE_DOWN
             + " <> 0",

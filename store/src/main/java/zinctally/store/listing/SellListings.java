@@ -10,6 +10,7 @@ import static zinctally.store.listing.Listing.Type.TEXT;
 import java.util.List;
 import java.util.Map;
 import zinctally.store.listing.Listing.Column;
+import zinctally.store.sql.Waiting;
 
 /** The lists of selling. */
 public final class SellListings {
@@ -108,7 +109,7 @@ public final class SellListings {
 
   private static final String ON_ORDER =
       "(select nullif(sum(a.open_quantity), 0) from awaited a where a.item_id = t.item_id and "
-          + BuyListings.ON_ORDER
+          + Waiting.ON_ORDER
           + ")";
 
   private static final String EXPECTED =

@@ -12,7 +12,7 @@ import org.springframework.stereotype.Repository;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.plan.Plan;
-import zinctally.store.goods.ItemRows;
+import zinctally.store.sql.UnitColumns;
 
 /** Posted papers. */
 @Repository
@@ -172,7 +172,7 @@ public class PaperStore {
                   item ? row.getString("code") : row.getString("account_code"),
                   item ? row.getString("name") : row.getString("account_name"),
                   row.getString("wording"),
-                  !counted ? "" : item ? ItemRows.units(row).say(quantity) : quantity.toString(),
+                  !counted ? "" : item ? UnitColumns.units(row).say(quantity) : quantity.toString(),
                   new PostedPaper.Measure(
                       quantity.micros(), item ? row.getString("base_unit") : "C62"),
                   row.getString("unit"),

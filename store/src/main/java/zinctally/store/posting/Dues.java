@@ -11,6 +11,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.money.OpenItem;
 import zinctally.core.papers.plan.Plan;
+import zinctally.store.Refused;
 
 /** What papers make owed, and what they settle. */
 @Component

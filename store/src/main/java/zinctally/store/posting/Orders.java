@@ -11,6 +11,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.order.Order;
+import zinctally.store.Refused;
 
 /** What is kept of orders beyond their lines: dates, approval, end. */
 @Component

@@ -22,6 +22,7 @@ import zinctally.core.ledger.JournalLine;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.proof.Proof;
+import zinctally.store.Refused;
 import zinctally.store.cost.PoolStore;
 
 /** Writes what has been worked out; always inside one posting's transaction. */

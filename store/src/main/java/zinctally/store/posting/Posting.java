@@ -31,6 +31,8 @@ import zinctally.core.papers.opening.Sheet;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.trade.Trade;
 import zinctally.core.proof.Proof;
+import zinctally.store.Refused;
+import zinctally.store.Retrying;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
 import zinctally.store.paper.DraftStore;

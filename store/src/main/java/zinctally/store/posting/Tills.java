@@ -11,6 +11,7 @@ import zinctally.core.papers.Fault;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.Place;
 import zinctally.core.proof.Proof;
+import zinctally.store.Refused;
 
 /** Through which open till the cash of a paper goes. */
 @Component

@@ -12,7 +12,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
-import zinctally.store.goods.ItemRows;
+import zinctally.store.sql.UnitColumns;
 
 /**
  * What items sell at: by price list, from a date and from a quantity on. For each quantity step the
@@ -20,13 +20,6 @@ import zinctally.store.goods.ItemRows;
  */
 @Repository
 public class PriceStore {
-  /** Selects, of {@code item_price p}, the price of a list that counts today for one piece. */
-  public static final String TODAY =
-      """
-      p.min_quantity = 0 and p.from_date = (select max(x.from_date) from item_price x
-        where x.item_id = p.item_id and x.list_id = p.list_id and x.min_quantity = 0
-          and x.from_date <= current_date)""";
-
   private final JdbcClient sql;
   private final JdbcTemplate jdbc;
 
@@ -214,7 +207,7 @@ public class PriceStore {
                     row.getLong("id"),
                     row.getString("code"),
                     row.getString("name"),
-                    ItemRows.units(row).base().sign(),
+                    UnitColumns.units(row).base().sign(),
                     row.getBigDecimal("price"),
                     row.getLong("cost_micros") == 0 ? null : row.getObject("cost", Long.class),
                     row.getLong("cost_micros")))

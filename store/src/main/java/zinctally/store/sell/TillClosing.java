@@ -5,10 +5,10 @@ import java.util.Map;
 import org.springframework.stereotype.Service;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.Retrying;
 import zinctally.store.book.BookStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Retrying;
 
 /** Closes a till and books what was counted more or less, both or neither. */
 @Service
@@ -34,8 +34,7 @@ public class TillClosing {
    *
    * @param counted minor units of cash
    * @return minor units counted more than there should be; below zero when some is missing
-   * @throws zinctally.store.posting.Refused when the difference cannot be booked today; the till
-   *     stays open
+   * @throws zinctally.store.Refused when the difference cannot be booked today; the till stays open
    * @throws IllegalStateException when it is closed already
    */
   public long close(long till, long counted, String login) {
@@ -58,7 +57,7 @@ public class TillClosing {
    * @param amount minor units put in; below zero for those taken out
    * @param account label, code or name of the account that gives or takes it
    * @return the paper's id
-   * @throws zinctally.store.posting.Refused when it cannot be booked
+   * @throws zinctally.store.Refused when it cannot be booked
    */
   public long move(TillStore.Till till, long amount, String account, String words, String login) {
     return posting.post(drafts.begin(journal(till, amount, account, words), login), login);

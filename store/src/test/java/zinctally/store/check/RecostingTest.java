@@ -13,8 +13,8 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.proof.Proof;
 import zinctally.store.FreshBook;
+import zinctally.store.Refused;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.store.prove.PeriodStore;
 
 /**

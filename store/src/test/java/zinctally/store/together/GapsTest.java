@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.FreshBook;
+import zinctally.store.Refused;
 import zinctally.store.book.SetUp;
 import zinctally.store.buy.OrderStore;
 import zinctally.store.check.CheckStore;
@@ -25,7 +26,6 @@ import zinctally.store.paper.SavedDraft;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.store.sell.ReminderStore;
 import zinctally.store.sell.TillStore;
 

@@ -10,9 +10,9 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.DataAccessException;
 import zinctally.store.FreshBook;
+import zinctally.store.Refused;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
-import zinctally.store.posting.Refused;
 import zinctally.store.prove.PeriodStore;
 
 /**

@@ -25,6 +25,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
+import zinctally.store.Refused;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.buy.OrderStore;
@@ -33,7 +34,6 @@ import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 

@@ -1,4 +1,4 @@
-package zinctally.web.demo;
+package zinctally.demo;
 
 import java.time.LocalDate;
 import java.util.ArrayList;

@@ -1,14 +1,12 @@
-package zinctally.web.demo;
+package zinctally.demo;
 
 import java.io.IOException;
 import org.springframework.beans.factory.InitializingBean;
-import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
 import zinctally.store.people.PeopleStore;
 
 /** Writes the demo book before the first page is served. */
 @Component
-@Profile("demo")
 class DemoStart implements InitializingBean {
   private final DemoBook demo;
   private final PeopleStore people;

@@ -1,13 +1,13 @@
-package zinctally.web.demo;
+package zinctally.demo;
 
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
+import zinctally.store.Refused;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 
 /** Posts a paper of the demo and says yes to what is only asked, as its people would. */
 final class Yes {

@@ -1,4 +1,4 @@
-package zinctally.web.demo;
+package zinctally.demo;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;

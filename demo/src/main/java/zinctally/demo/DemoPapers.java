@@ -1,4 +1,4 @@
-package zinctally.web.demo;
+package zinctally.demo;
 
 import java.util.HashMap;
 import java.util.List;
@@ -7,9 +7,9 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.Refused;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 
 /** Posts papers of the demo as the bookkeeper would. */
 @Component

@@ -1,4 +1,4 @@
-package zinctally.web.demo;
+package zinctally.demo;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -23,6 +23,7 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.money.OpenItem;
+import zinctally.store.Refused;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.goods.GroupStore;
@@ -32,7 +33,6 @@ import zinctally.store.paper.DraftStore;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
 import zinctally.store.posting.Posting;
-import zinctally.store.posting.Refused;
 import zinctally.store.setup.SetupStore;
 
 /**

@@ -1,4 +1,4 @@
-package zinctally.web.demo;
+package zinctally.demo;
 
 import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;

@@ -1,4 +1,4 @@
-package zinctally.store.posting;
+package zinctally.store;
 
 import java.util.List;
 import java.util.concurrent.ThreadLocalRandom;

@@ -1,19 +1,17 @@
-package zinctally.store.goods;
+package zinctally.store.book;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.util.Arrays;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.goods.Tracking;
-import zinctally.core.number.Quantity;
-import zinctally.core.units.Unit;
-import zinctally.core.units.Units;
+import zinctally.store.goods.GroupStore;
+import zinctally.store.sql.UnitColumns;
 
 /** Reads items from their rows. */
-public final class ItemRows {
-  public static final String SELECT =
+final class ItemRows {
+  static final String SELECT =
       """
       select i.id, i.code, i.name, i.kind, i.group_id, i.method, i.base_unit, i.pack_name,
         i.pack_size, i.stock_account, i.sales_account, i.cost_account, i.sale_wording,
@@ -24,7 +22,7 @@ public final class ItemRows {
   private ItemRows() {}
 
   /** Accounts are the item's own, else its group's. */
-  public static Item item(ResultSet row, GroupStore.Tree groups) throws SQLException {
+  static Item item(ResultSet row, GroupStore.Tree groups) throws SQLException {
     long group = row.getLong("group_id");
     long stock = row.getLong("stock_account");
     long sales = row.getLong("sales_account");
@@ -34,7 +32,7 @@ public final class ItemRows {
         row.getString("code"),
         row.getString("name"),
         ItemKind.valueOf(row.getString("kind")),
-        units(row),
+        UnitColumns.units(row),
         Method.valueOf(row.getString("method")),
         stock == 0 ? groups.stockAccount(group) : stock,
         sales == 0 ? groups.salesAccount(group) : sales,
@@ -44,20 +42,5 @@ public final class ItemRows {
         row.getBoolean("active"),
         Tracking.valueOf(row.getString("tracking")),
         row.getBigDecimal("weight"));
-  }
-
-  /** The units a row with base_unit, pack_name and pack_size is counted in. */
-  public static Units units(ResultSet row) throws SQLException {
-    return new Units(
-        unit(row.getString("base_unit")),
-        row.getString("pack_name"),
-        new Quantity(row.getLong("pack_size")));
-  }
-
-  static Unit unit(String rec20) {
-    return Arrays.stream(Unit.values())
-        .filter(u -> u.rec20().equals(rec20))
-        .findFirst()
-        .orElseThrow();
   }
 }
