@@ -26,6 +26,7 @@ import zinctally.core.papers.flow.Numbered;
 import zinctally.core.papers.flow.Traded;
 import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
 import zinctally.core.papers.stock.Reason;
 import zinctally.core.units.Units;
 
@@ -59,13 +60,12 @@ public final class ReturnReader {
     boolean paid = !toSupplier && !in.draft.field("back").isEmpty();
     Account money = paid ? back() : null;
     List<Return.Line> lines = new ArrayList<>();
-    for (int row = 0; row < in.draft.rows().size(); row++) {
-      if (in.draft.blank(row)) continue;
+    for (RowReader row : in.rows()) {
       Return.Line line = line(row);
       if (line != null) lines.add(line);
     }
     if (toSupplier && date != null) sayCharged(lines);
-    if (lines.isEmpty() && in.faults.isEmpty())
+    if (lines.isEmpty() && in.sound())
       in.fault(
           "rows.0.paper",
           toSupplier
@@ -77,26 +77,24 @@ public final class ReturnReader {
                 in.draft.kind(), date, who, reference, note, money, place, List.copyOf(lines)));
   }
 
-  private Return.Line line(int row) {
-    int before = in.faults.size();
+  private Return.Line line(RowReader row) {
     List<Traded> goods = traded(row);
     ReturnReason reason = reason(row);
     Goes goes = goes(row);
     if (goods.isEmpty()) return null;
     Item item = goods.get(0).item();
-    Units.Typed quantity = in.quantity(row, item.units());
-    in.rows.put(
-        row,
+    Units.Typed quantity = row.quantity(item.units());
+    row.facts(
         new Reading.RowFacts(
             item.id(), item.name(), quantity == null ? "" : quantity.unit().sign(), null));
     if (quantity == null) return null;
     long micros = quantity.quantity().micros();
     if (micros == 0) return null; // none of this line comes back
     if (micros < 0) {
-      in.faults.add(Fault.at(row, "quantity", "How many come back? Zero for none, or more."));
+      row.fault("quantity", "How many come back? Zero for none, or more.");
       return null;
     }
-    if (toSupplier) in.askPromised(row, item, place, micros, 0);
+    if (toSupplier) row.askPromised(item, place, micros, 0);
     List<Numbered> given = List.of();
     if (item.tracked()) {
       given =
@@ -109,16 +107,16 @@ public final class ReturnReader {
         item.tracking() == Tracking.SERIAL
             ? bySerial(row, goods, given)
             : byArrival(row, goods, micros, given);
-    if (parts == null || in.faults.size() > before) return null;
+    if (parts == null || !row.sound()) return null;
     Traded of = parts.get(0).of();
     long drawn =
         of.unbilled() == null ? 0 : drawn(row, of.unbilled(), quantity.quantity().micros());
     long net = of.unbilled() == null ? net(parts) : toSupplier ? drawn : 0;
     long tax = of.rate() == null ? 0 : of.rate().onNet(net);
-    in.rows.put(row, in.rows.get(row).amounting(net));
-    if (in.faults.size() > before) return null;
+    row.amounting(net);
+    if (!row.sound()) return null;
     return new Return.Line(
-        row,
+        row.index(),
         item,
         quantity.quantity(),
         quantity.unit().sign(),
@@ -145,7 +143,7 @@ public final class ReturnReader {
               .map(c -> c.number() + " of " + c.date())
               .collect(Collectors.joining(", "));
       if (!late.isEmpty())
-        in.notes.add(
+        in.note(
             Fault.at(
                 line.row(),
                 "quantity",
@@ -169,21 +167,19 @@ public final class ReturnReader {
   }
 
   /** What goods without a bill or invoice stand at on the account where they wait for it. */
-  private long drawn(int row, Awaited unbilled, long micros) {
+  private long drawn(RowReader row, Awaited unbilled, long micros) {
     long before = taken.getOrDefault(List.of(-unbilled.id()), 0L);
     if (micros > unbilled.openQuantity() - before)
-      in.faults.add(
-          Fault.at(
-              row,
-              "quantity",
-              say(unbilled.item(), Math.max(0, unbilled.openQuantity() - before))
-                  + " of "
-                  + unbilled.item().name()
-                  + " on "
-                  + unbilled.number()
-                  + (toSupplier
-                      ? " are not billed; for the rest name the bill."
-                      : " are not invoiced; for the rest name the invoice.")));
+      row.fault(
+          "quantity",
+          say(unbilled.item(), Math.max(0, unbilled.openQuantity() - before))
+              + " of "
+              + unbilled.item().name()
+              + " on "
+              + unbilled.number()
+              + (toSupplier
+                  ? " are not billed; for the rest name the bill."
+                  : " are not invoiced; for the rest name the invoice."));
     taken.merge(List.of(-unbilled.id()), micros, Long::sum);
     long value = unbilled.draw(micros, before, valueTaken.getOrDefault(unbilled.id(), 0L));
     valueTaken.merge(unbilled.id(), value, Long::sum);
@@ -204,27 +200,25 @@ public final class ReturnReader {
 
   /** From the first line that has some left, in the order in which its goods came. */
   private List<Return.Part> byArrival(
-      int row, List<Traded> goods, long micros, List<Numbered> given) {
+      RowReader row, List<Traded> goods, long micros, List<Numbered> given) {
     int line = goods.stream().filter(t -> left(t) > 0).findFirst().orElse(goods.get(0)).line();
     List<Traded> some = goods.stream().filter(t -> t.line() == line).toList();
     long there = some.stream().mapToLong(Traded::quantity).sum();
     long free = some.stream().mapToLong(t -> Math.max(0, left(t))).sum();
     Traded first = some.get(0);
     if (micros > free) {
-      in.faults.add(
-          Fault.at(
-              row,
-              "quantity",
-              say(first.item(), free)
-                  + " of "
-                  + first.item().name()
-                  + " on "
-                  + first.number()
-                  + " can still go back; of "
-                  + say(first.item(), there)
-                  + " there, "
-                  + say(first.item(), there - free)
-                  + " have."));
+      row.fault(
+          "quantity",
+          say(first.item(), free)
+              + " of "
+              + first.item().name()
+              + " on "
+              + first.number()
+              + " can still go back; of "
+              + say(first.item(), there)
+              + " there, "
+              + say(first.item(), there - free)
+              + " have.");
       return null;
     }
     if (some.stream().anyMatch(t -> !t.lots().isEmpty())) return byLot(row, some, given);
@@ -256,25 +250,23 @@ public final class ReturnReader {
   }
 
   /** Each lot from the goods it went or came with, no more than did. */
-  private List<Return.Part> byLot(int row, List<Traded> goods, List<Numbered> given) {
+  private List<Return.Part> byLot(RowReader row, List<Traded> goods, List<Numbered> given) {
     List<Return.Part> parts = new ArrayList<>();
     for (Numbered lot : given) {
       long id = lot.lot().id();
       long wanted = lot.quantity();
       long free = goods.stream().mapToLong(t -> Math.max(0, left(t, id))).sum();
       if (wanted > free) {
-        in.faults.add(
-            Fault.at(
-                row,
-                "numbers",
-                say(goods.get(0).item(), free)
-                    + " of lot "
-                    + lot.lot().code()
-                    + " on "
-                    + goods.get(0).number()
-                    + " can still go back, not "
-                    + say(goods.get(0).item(), wanted)
-                    + "."));
+        row.fault(
+            "numbers",
+            say(goods.get(0).item(), free)
+                + " of lot "
+                + lot.lot().code()
+                + " on "
+                + goods.get(0).number()
+                + " can still go back, not "
+                + say(goods.get(0).item(), wanted)
+                + ".");
         return null;
       }
       for (Traded of : goods) {
@@ -289,28 +281,23 @@ public final class ReturnReader {
     return parts;
   }
 
-  private List<Return.Part> bySerial(int row, List<Traded> goods, List<Numbered> given) {
+  private List<Return.Part> bySerial(RowReader row, List<Traded> goods, List<Numbered> given) {
     List<Return.Part> parts = new ArrayList<>();
     for (Numbered one : given) {
       Optional<Traded> of =
           goods.stream().filter(t -> t.lot() == one.lot().id() && left(t) > 0).findFirst();
       if (of.isEmpty()) {
-        in.faults.add(
-            Fault.at(
-                row,
-                "numbers",
-                one.lot().code() + " is not among those of " + goods.get(0).number() + "."));
+        row.fault(
+            "numbers", one.lot().code() + " is not among those of " + goods.get(0).number() + ".");
         return null;
       }
       if (!parts.isEmpty() && parts.get(0).of().line() != of.get().line()) {
-        in.faults.add(
-            Fault.at(
-                row,
-                "numbers",
-                one.lot().code()
-                    + " stands on another line of "
-                    + of.get().number()
-                    + "; write it on a line of its own here."));
+        row.fault(
+            "numbers",
+            one.lot().code()
+                + " stands on another line of "
+                + of.get().number()
+                + "; write it on a line of its own here.");
         return null;
       }
       parts.add(new Return.Part(of.get(), one.quantity(), List.of(one)));
@@ -333,31 +320,25 @@ public final class ReturnReader {
   private record Goes(Place place, Reason thrown) {}
 
   /** Where the goods of a row go: to the paper's place, to another, or away for a reason. */
-  private Goes goes(int row) {
-    String typed = toSupplier ? "" : in.draft.cell(row, "goods");
+  private Goes goes(RowReader row) {
+    String typed = toSupplier ? "" : row.cell("goods");
     if (typed.isEmpty()) return new Goes(place, null);
     Optional<Place> other = in.book.place(typed);
     if (other.isPresent()) return new Goes(other.get(), null);
     Optional<Reason> thrown = in.book.reason(typed);
     if (thrown.isPresent()) return new Goes(place, thrown.get());
-    in.faults.add(
-        Fault.at(
-            row,
-            "goods",
-            "\"" + typed + "\" is neither a place for the goods nor a reason to write them off."));
+    row.fault(
+        "goods",
+        "\"" + typed + "\" is neither a place for the goods nor a reason to write them off.");
     return new Goes(place, null);
   }
 
-  private ReturnReason reason(int row) {
-    String typed = in.draft.cell(row, "reason");
+  private ReturnReason reason(RowReader row) {
+    String typed = row.cell("reason");
     if (typed.isEmpty()) return null;
     Optional<ReturnReason> reason = in.book.returnReason(typed);
     if (reason.isEmpty())
-      in.faults.add(
-          Fault.at(
-              row,
-              "reason",
-              "There is no reason \"" + typed + "\" for returns; Set up lists them."));
+      row.fault("reason", "There is no reason \"" + typed + "\" for returns; Set up lists them.");
     return reason.orElse(null);
   }
 
@@ -368,9 +349,8 @@ public final class ReturnReader {
   }
 
   /** The goods a row speaks of; none when something is wrong. */
-  private List<Traded> traded(int row) {
-    int before = in.faults.size();
-    String number = in.draft.cell(row, "paper");
+  private List<Traded> traded(RowReader row) {
+    String number = row.cell("paper");
     String word = toSupplier ? "bill or receipt" : "invoice or delivery";
     List<Traded> lines =
         number.isEmpty()
@@ -380,38 +360,27 @@ public final class ReturnReader {
                 .flatMap(t -> asBilled(t).stream())
                 .toList();
     if (lines.isEmpty()) {
-      in.faults.add(
-          Fault.at(
-              row,
-              "paper",
-              number.isEmpty()
-                  ? "With which " + word + " did the goods " + (toSupplier ? "come?" : "go?")
-                  : "No " + word + " \"" + number + "\" with goods is posted here."));
+      row.fault(
+          "paper",
+          number.isEmpty()
+              ? "With which " + word + " did the goods " + (toSupplier ? "come?" : "go?")
+              : "No " + word + " \"" + number + "\" with goods is posted here.");
       return List.of();
     }
     Traded first = lines.get(0);
     if (who != null && first.party() != who.id())
-      in.faults.add(
-          Fault.at(
-              row,
-              "paper",
-              number + " is not " + (toSupplier ? "from " : "for ") + who.name() + "."));
+      row.fault("paper", number + " is not " + (toSupplier ? "from " : "for ") + who.name() + ".");
     if (date != null && date.isBefore(first.date()))
-      in.faults.add(
-          Fault.at(
-              row,
-              "paper",
-              number + " is of " + first.date() + "; goods cannot come back before."));
-    String typed = in.draft.cell(row, "item");
+      row.fault("paper", number + " is of " + first.date() + "; goods cannot come back before.");
+    String typed = row.cell("item");
     Optional<Item> item = typed.isEmpty() ? Optional.empty() : in.book.item(typed);
     List<Traded> some =
         lines.stream()
             .filter(t -> item.isEmpty() ? typed.isEmpty() : t.item().id() == item.get().id())
             .toList();
-    if (some.isEmpty())
-      in.faults.add(Fault.at(row, "item", "\"" + typed + "\" does not stand on " + number + "."));
+    if (some.isEmpty()) row.fault("item", "\"" + typed + "\" does not stand on " + number + ".");
     else if (typed.isEmpty() && some.stream().map(Traded::line).distinct().count() > 1)
-      in.faults.add(Fault.at(row, "item", number + " has several lines; which item comes back?"));
-    return in.faults.size() > before ? List.of() : some;
+      row.fault("item", number + " has several lines; which item comes back?");
+    return !row.sound() ? List.of() : some;
   }
 }

@@ -12,13 +12,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import zinctally.core.number.Spread;
-import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
 
 /** Reads charges on goods: which arrivals bear them, and how they are shared. */
 public final class ChargeReader {
@@ -39,42 +39,36 @@ public final class ChargeReader {
     Map<Integer, Long> byHand = new HashMap<>();
     List<Integer> rows = new ArrayList<>();
     Set<Long> seen = new HashSet<>();
-    for (int row = 0; row < in.draft.rows().size(); row++) {
-      if (in.draft.blank(row)) continue;
-      if ("hand".equals(in.draft.field("spread"))) byHand.put(row, share(in, row));
+    for (RowReader row : in.rows()) {
+      if ("hand".equals(in.draft.field("spread"))) byHand.put(row.index(), share(in, row));
       for (Charge.Bearer arrival : bearers(in, row, date)) {
         boolean came = arrival.arrival() != null;
         if (!seen.add(came ? arrival.arrival().event() : -arrival.coming().id())) {
-          in.faults.add(
-              Fault.at(
-                  row,
-                  "bill",
-                  arrival.item().name()
-                      + " of "
-                      + arrival.number()
-                      + " is on a line above already."));
+          row.fault(
+              "bill",
+              arrival.item().name() + " of " + arrival.number() + " is on a line above already.");
           continue;
         }
         arrivals.add(arrival);
-        rows.add(row);
+        rows.add(row.index());
       }
     }
-    if (arrivals.isEmpty() && in.faults.isEmpty())
+    if (arrivals.isEmpty() && in.sound())
       in.fault("rows.0.bill", "Which goods bear it? Name the bill or receipt they came with.");
     long[] shares =
-        amount == null || !in.faults.isEmpty() ? null : shares(in, amount, arrivals, rows, byHand);
-    if (shares == null || !in.faults.isEmpty()) return in.done(() -> null);
+        amount == null || !in.sound() ? null : shares(in, amount, arrivals, rows, byHand);
+    if (shares == null || !in.sound()) return in.done(() -> null);
     List<Charge.Line> lines = new ArrayList<>();
     for (int i = 0; i < shares.length; i++) {
       Charge.Bearer arrival = arrivals.get(i);
       lines.add(new Charge.Line(i, arrival, shares[i]));
-      Reading.RowFacts before = in.rows.get(rows.get(i));
+      Reading.RowFacts before = in.facts.get(rows.get(i));
       long sum = shares[i] + (before == null ? 0 : before.amount());
       String name =
           before == null || before.item() == arrival.item().id()
               ? arrival.item().name()
               : "several lines";
-      in.rows.put(
+      in.facts.put(
           rows.get(i),
           new Reading.RowFacts(
               name.equals(arrival.item().name()) ? arrival.item().id() : 0, name, "", sum));
@@ -106,8 +100,8 @@ public final class ChargeReader {
   }
 
   /** What a row names: all goods of a bill, come or to come, or those of one item. */
-  private static List<Charge.Bearer> bearers(Reader in, int row, LocalDate date) {
-    String bill = in.draft.cell(row, "bill");
+  private static List<Charge.Bearer> bearers(Reader in, RowReader row, LocalDate date) {
+    String bill = row.cell("bill");
     List<Charge.Bearer> found = new ArrayList<>();
     if (!bill.isEmpty()) {
       in.book.traded(bill).stream()
@@ -119,33 +113,28 @@ public final class ChargeReader {
           .forEach(a -> found.add(new Charge.Bearer(null, a)));
     }
     if (found.isEmpty()) {
-      in.faults.add(
-          Fault.at(
-              row,
-              "bill",
-              bill.isEmpty()
-                  ? "Which bill or receipt did the goods come with?"
-                  : "No bill or receipt \"" + bill + "\" with goods is posted here."));
+      row.fault(
+          "bill",
+          bill.isEmpty()
+              ? "Which bill or receipt did the goods come with?"
+              : "No bill or receipt \"" + bill + "\" with goods is posted here.");
       return List.of();
     }
     Charge.Bearer first = found.get(0);
     LocalDate since = first.arrival() == null ? first.coming().date() : first.arrival().date();
     if (date != null && date.isBefore(since))
-      in.faults.add(
-          Fault.at(
-              row, "bill", bill + " is of " + since + "; a charge cannot come before its goods."));
-    String item = in.draft.cell(row, "item");
+      row.fault("bill", bill + " is of " + since + "; a charge cannot come before its goods.");
+    String item = row.cell("item");
     if (item.isEmpty()) return found;
     long wanted = in.book.item(item).map(i -> i.id()).orElse(0L);
     List<Charge.Bearer> some = found.stream().filter(t -> t.item().id() == wanted).toList();
-    if (some.isEmpty())
-      in.faults.add(Fault.at(row, "item", "\"" + item + "\" did not come with " + bill + "."));
+    if (some.isEmpty()) row.fault("item", "\"" + item + "\" did not come with " + bill + ".");
     return some;
   }
 
-  private static Long share(Reader in, int row) {
-    String cell = "rows." + row + ".share";
-    String typed = in.draft.cell(row, "share").replace('−', '-');
+  private static Long share(Reader in, RowReader row) {
+    String cell = row.at("share");
+    String typed = row.cell("share").replace('−', '-');
     if (typed.isEmpty()) {
       in.fault(cell, "Shared by hand: how much of it bears this line?");
       return null;

@@ -12,12 +12,12 @@ import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
 import zinctally.core.number.Share;
-import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
 
 /**
  * Reads how the goods of a line go on from earlier papers: which receipts a bill is for, which
@@ -50,7 +50,7 @@ public final class FlowReader {
    * @param place where they come to or go from
    * @param net minor units of the line without tax; null while they are not known
    */
-  public Flow asked(int row, Item item, Place place, long micros, Long net) {
+  public Flow asked(RowReader row, Item item, Place place, long micros, Long net) {
     List<Awaited> named = named(row, "order or " + way.moving().word(), item);
     if (named == null) return Flow.NONE;
     boolean ofMoved = !named.isEmpty() && named.get(0).kind() == way.moving();
@@ -58,7 +58,7 @@ public final class FlowReader {
     if (!way.buying() && !dated(row, waiting)) return Flow.NONE;
     List<Flow.Portion> before = before(waiting, micros);
     long left = micros - quantity(before);
-    String wanted = in.draft.cell(row, "of");
+    String wanted = row.cell("of");
     long unbilled = waiting.stream().mapToLong(a -> Math.max(0, open(a))).sum();
     if (!before.isEmpty() && unbilled > 0)
       note(
@@ -77,9 +77,7 @@ public final class FlowReader {
     long after = 0;
     if (ofMoved && left > 0) {
       if (waiting.isEmpty()) {
-        in.faults.add(
-            Fault.at(
-                row, "of", "%s did not %s with %s.".formatted(item.name(), way.come(), wanted)));
+        row.fault("of", "%s did not %s with %s.".formatted(item.name(), way.come(), wanted));
         return Flow.NONE;
       }
       ask(
@@ -117,22 +115,18 @@ public final class FlowReader {
   }
 
   /** Goods of a receipt or delivery: of papers that asked first, of orders, or of neither. */
-  public Flow moved(int row, Item item, Place place, long micros) {
+  public Flow moved(RowReader row, Item item, Place place, long micros) {
     List<Awaited> named = named(row, "order or " + way.bill(), item);
     if (named == null) return Flow.NONE;
     List<Awaited> waiting = some(named, way.paperWaits(), item);
     List<Flow.Portion> before = before(waiting, micros);
     long left = micros - quantity(before);
-    String wanted = in.draft.cell(row, "of");
+    String wanted = row.cell("of");
     boolean ofBill = !named.isEmpty() && named.get(0).kind() == way.asking();
     List<Flow.Portion> ordered = List.of();
     if (ofBill && left > 0) {
       if (waiting.isEmpty()) {
-        in.faults.add(
-            Fault.at(
-                row,
-                "of",
-                "No %s of %s is still to %s.".formatted(item.name(), wanted, way.come())));
+        row.fault("of", "No %s of %s is still to %s.".formatted(item.name(), wanted, way.come()));
         return Flow.NONE;
       }
       ask(
@@ -162,7 +156,7 @@ public final class FlowReader {
   }
 
   /** Which lots or serial numbers move; none when something is wrong with them. */
-  private List<Numbered> numbers(int row, Item item, Place place, long micros) {
+  private List<Numbered> numbers(RowReader row, Item item, Place place, long micros) {
     if (micros <= 0 || !item.tracked() || !item.stocked()) return List.of();
     List<Numbered> given =
         way.buying()
@@ -172,28 +166,26 @@ public final class FlowReader {
   }
 
   /** Revenue meets its cost when both goods and invoice have gone: not before the goods went. */
-  private boolean dated(int row, List<Awaited> sent) {
+  private boolean dated(RowReader row, List<Awaited> sent) {
     Optional<Awaited> later =
         sent.stream().filter(a -> date != null && date.isBefore(a.date())).findFirst();
     later.ifPresent(
         a ->
-            in.faults.add(
-                Fault.at(
-                    row,
-                    "of",
-                    a.number()
-                        + " went on "
-                        + a.date()
-                        + "; an invoice for it is of that day or later.")));
+            row.fault(
+                "of",
+                a.number()
+                    + " went on "
+                    + a.date()
+                    + "; an invoice for it is of that day or later."));
     return later.isEmpty();
   }
 
-  private void note(int row, String cell, String says, Object... words) {
-    in.notes.add(Fault.at(row, cell, says.formatted(words)));
+  private void note(RowReader row, String cell, String says, Object... words) {
+    row.note(cell, says.formatted(words));
   }
 
-  private void ask(int row, String cell, String says, Object... words) {
-    in.ask("rows." + row + "." + cell, says.formatted(words));
+  private void ask(RowReader row, String cell, String says, Object... words) {
+    in.ask(row.at(cell), says.formatted(words));
   }
 
   private String say(Item item, long micros) {
@@ -240,24 +232,22 @@ public final class FlowReader {
   }
 
   /** What the paper named in the row waits for; none when none is named, null when it is wrong. */
-  private List<Awaited> named(int row, String kinds, Item item) {
-    String number = in.draft.cell(row, "of");
+  private List<Awaited> named(RowReader row, String kinds, Item item) {
+    String number = row.cell("of");
     if (number.isEmpty()) return List.of();
     List<Awaited> found =
         papers.computeIfAbsent(
             number.toUpperCase(java.util.Locale.ROOT), n -> in.book.awaited(number));
     if (found.isEmpty()) {
-      in.faults.add(
-          Fault.at(
-              row,
-              "of",
-              "No "
-                  + kinds
-                  + " \""
-                  + number
-                  + "\" that waits for goods or "
-                  + (way.buying() ? "a bill" : "an invoice")
-                  + " is posted here."));
+      row.fault(
+          "of",
+          "No "
+              + kinds
+              + " \""
+              + number
+              + "\" that waits for goods or "
+              + (way.buying() ? "a bill" : "an invoice")
+              + " is posted here.");
       return null;
     }
     Awaited first =
@@ -266,47 +256,44 @@ public final class FlowReader {
             .findFirst()
             .orElse(found.get(0));
     if (who != null && first.party() != who.id()) {
-      in.faults.add(Fault.at(row, "of", number + " is not " + who.name() + "'s."));
+      row.fault("of", number + " is not " + who.name() + "'s.");
       return null;
     }
     boolean goods = in.draft.kind() == way.moving() || !comesLater;
     boolean order =
         first.kind() == PaperKind.PURCHASE_ORDER || first.kind() == PaperKind.SALES_ORDER;
     if (order && goods && date != null && date.isBefore(first.date())) {
-      in.faults.add(
-          Fault.at(
-              row,
-              "of",
-              "%s is of %s; its goods cannot %s before."
-                  .formatted(number, first.date(), way.come())));
+      row.fault(
+          "of",
+          "%s is of %s; its goods cannot %s before.".formatted(number, first.date(), way.come()));
       return null;
     }
     if (order && !first.order().open()) {
-      in.faults.add(Fault.at(row, "of", number + " is not approved yet."));
+      row.fault("of", number + " is not approved yet.");
       return null;
     }
     Set<Awaits> brings = Awaits.broughtBy(in.draft.kind());
     found.stream()
         .filter(a -> a.item().id() == item.id() && brings.contains(a.what()))
         .findFirst()
-        .ifPresent(a -> in.beside(row, "awaited", say(item, Math.max(0, open(a)))));
+        .ifPresent(a -> row.beside("awaited", say(item, Math.max(0, open(a)))));
     return found;
   }
 
   /** Of an order's lines; what is over, or not on it, is asked about. */
   private List<Flow.Portion> ordered(
-      int row, Item item, long micros, List<Awaited> named, Awaits what, String done) {
+      RowReader row, Item item, long micros, List<Awaited> named, Awaits what, String done) {
     List<Awaited> lines = some(named, what, item);
-    String number = in.draft.cell(row, "of");
+    String number = row.cell("of");
     if (lines.isEmpty()) {
-      in.ask("rows." + row + ".item", item.name() + " is not on " + number + ".");
+      row.ask("item", item.name() + " is not on " + number + ".");
       return List.of();
     }
     long open = lines.stream().mapToLong(l -> Math.max(0, open(l))).sum();
     long ordered = lines.stream().mapToLong(Awaited::quantity).sum();
     if (micros > open)
-      in.ask(
-          "rows." + row + ".quantity",
+      row.ask(
+          "quantity",
           say(item, ordered)
               + " of "
               + item.name()
@@ -334,15 +321,16 @@ public final class FlowReader {
   }
 
   /** Goods of this kind wait for a bill, or a bill for its goods: are these the same? */
-  private void perhapsTheSame(int row, Item item, Awaits what, String waits, String otherwise) {
+  private void perhapsTheSame(
+      RowReader row, Item item, Awaits what, String waits, String otherwise) {
     if (who == null || who.id() == 0) return;
     in.book.awaited(what, who.id(), item.id()).stream()
         .filter(a -> open(a) > 0)
         .findFirst()
         .ifPresent(
             a ->
-                in.ask(
-                    "rows." + row + ".of",
+                row.ask(
+                    "of",
                     say(item, open(a))
                         + " of "
                         + item.name()
@@ -353,7 +341,7 @@ public final class FlowReader {
 
   /** Says by how much the bill differs from what was expected. */
   private void differences(
-      int row,
+      RowReader row,
       Item item,
       long micros,
       long net,
@@ -388,23 +376,21 @@ public final class FlowReader {
     }
   }
 
-  private void difference(int row, Item item, long micros, long difference, String than) {
+  private void difference(RowReader row, Item item, long micros, long difference, String than) {
     if (difference == 0) return;
     int digits = in.book.rules().coin().digits();
     BigDecimal each = in.book.rules().coin().each(Math.abs(difference), micros);
-    in.notes.add(
-        Fault.at(
-            row,
-            "price",
-            item.name()
-                + (way.buying() ? " is billed " : " is invoiced ")
-                + Figures.grouped(each, digits)
-                + (difference > 0 ? " over " : " under ")
-                + than
-                + ": "
-                + in.say(Math.abs(difference))
-                + (difference > 0 ? " more for " : " less for ")
-                + say(item, micros)
-                + "."));
+    row.note(
+        "price",
+        item.name()
+            + (way.buying() ? " is billed " : " is invoiced ")
+            + Figures.grouped(each, digits)
+            + (difference > 0 ? " over " : " under ")
+            + than
+            + ": "
+            + in.say(Math.abs(difference))
+            + (difference > 0 ? " more for " : " less for ")
+            + say(item, micros)
+            + ".");
   }
 }

@@ -8,11 +8,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import zinctally.core.ledger.Account;
-import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
 
 /** Reads a payment to a supplier or from a customer. */
 public final class PaymentReader {
@@ -31,13 +31,12 @@ public final class PaymentReader {
     Set<Long> seen = new HashSet<>();
     List<OpenItem> open = who == null || who.id() == 0 ? List.of() : in.book.openItems(who.id());
     long settled = 0;
-    for (int row = 0; row < in.draft.rows().size(); row++) {
-      if (in.draft.cell(row, "paper").isEmpty() || in.draft.cell(row, "amount").isEmpty()) continue;
+    for (RowReader row : in.rows()) {
+      if (row.cell("paper").isEmpty() || row.cell("amount").isEmpty()) continue;
       Payment.Line line = settlement(in, row, open, seen, paying);
       if (line == null || line.amount() == 0) continue;
       if (!seen.add(line.item().id()))
-        in.faults.add(
-            Fault.at(row, "paper", line.item().number() + " is already on a line above."));
+        row.fault("paper", line.item().number() + " is already on a line above.");
       lines.add(line);
       settled += line.asks();
     }
@@ -67,7 +66,7 @@ public final class PaymentReader {
               + in.say(amount)
               + " is paid.");
     Payment.WrittenOff off = rest;
-    if (amount != null && amount > settled && in.faults.isEmpty())
+    if (amount != null && amount > settled && in.sound())
       in.ask(
           "amount",
           in.say(amount - settled)
@@ -91,23 +90,23 @@ public final class PaymentReader {
   }
 
   private static Payment.Line settlement(
-      Reader in, int row, List<OpenItem> open, Set<Long> seen, boolean paying) {
-    String typed = in.draft.cell(row, "paper");
+      Reader in, RowReader row, List<OpenItem> open, Set<Long> seen, boolean paying) {
+    String typed = row.cell("paper");
     Optional<OpenItem> item =
         open.stream()
             .filter(o -> o.name().equalsIgnoreCase(typed))
             .findFirst()
             .or(() -> theirs(open, typed, seen));
-    Long amount = in.money("rows." + row + ".amount", in.draft.cell(row, "amount"));
+    Long amount = in.money(row.at("amount"), row.cell("amount"));
     if (item.isEmpty()) {
-      in.faults.add(Fault.at(row, "paper", "Nothing numbered \"" + typed + "\" is open here."));
+      row.fault("paper", "Nothing numbered \"" + typed + "\" is open here.");
       return null;
     }
     long left = Math.abs(item.get().open());
     if (amount != null && amount > left)
-      in.faults.add(Fault.at(row, "amount", "Only " + in.say(left) + " of " + typed + " is open."));
+      row.fault("amount", "Only " + in.say(left) + " of " + typed + " is open.");
     boolean credit = paying == item.get().open() > 0;
-    return amount == null ? null : new Payment.Line(row, item.get(), amount, credit);
+    return amount == null ? null : new Payment.Line(row.index(), item.get(), amount, credit);
   }
 
   /** What changes hands, either sign; empty is nothing, for credit set against what is owed. */

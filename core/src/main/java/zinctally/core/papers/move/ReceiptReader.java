@@ -8,13 +8,13 @@ import java.util.Optional;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Share;
 import zinctally.core.papers.Catalogue;
-import zinctally.core.papers.Fault;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.flow.FlowReader;
 import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads a receipt. */
@@ -29,46 +29,46 @@ public final class ReceiptReader {
     Place place = in.place("place", in.draft.field("place"));
     FlowReader flows = new FlowReader(in, who, date);
     List<Receipt.Line> lines = new ArrayList<>();
-    for (int row = 0; row < in.draft.rows().size(); row++) {
-      if (in.draft.blank(row) || in.notThisLine(row)) continue;
+    for (RowReader row : in.rows()) {
+      if (row.isZero()) continue;
       Receipt.Line line = line(in, row, place, flows);
       if (line != null) lines.add(line);
     }
-    if (lines.isEmpty() && in.faults.isEmpty())
+    if (lines.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: what has come, and how many?");
     return in.done(() -> new Receipt(date, who, number, place, List.copyOf(lines)));
   }
 
-  private static Receipt.Line line(Reader in, int row, Place place, FlowReader flows) {
-    int before = in.faults.size();
-    Item item = in.stocked(row, "it is billed, but not received.");
+  private static Receipt.Line line(Reader in, RowReader row, Place place, FlowReader flows) {
+    Item item = row.stocked("it is billed, but not received.");
     Units.Typed quantity =
         item == null
             ? null
-            : in.above(row, item.units(), "; what goes back is a return to the supplier.");
-    BigDecimal price = in.price(row, false);
+            : row.above(item.units(), "; what goes back is a return to the supplier.");
+    BigDecimal price = row.price(false);
     if (item == null) return null;
     String unit = quantity == null ? item.units().base().sign() : quantity.unit().sign();
-    in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), unit, null));
-    if (quantity == null || in.faults.size() > before) return null;
+    row.facts(new Reading.RowFacts(item.id(), item.name(), unit, null));
+    if (quantity == null || !row.sound()) return null;
     Flow flow = flows.moved(row, item, place, quantity.quantity().micros());
     Long unbilled =
         flow.now() == 0 ? Long.valueOf(0) : expected(in, row, item, quantity, price, flow);
     if (unbilled == null) return null;
     long value = unbilled;
     for (Flow.Portion bill : flow.before()) value = Math.addExact(value, bill.value());
-    in.rows.put(row, in.rows.get(row).amounting(value));
-    return in.faults.size() > before
+    row.amounting(value);
+    return !row.sound()
         ? null
-        : new Receipt.Line(row, item, quantity.quantity(), unit, price, value, unbilled, flow);
+        : new Receipt.Line(
+            row.index(), item, quantity.quantity(), unit, price, value, unbilled, flow);
   }
 
   /** The price typed, else the order's, else the latest cost known. */
   private static Long expected(
-      Reader in, int row, Item item, Units.Typed quantity, BigDecimal price, Flow flow) {
+      Reader in, RowReader row, Item item, Units.Typed quantity, BigDecimal price, Flow flow) {
     long micros = quantity.quantity().micros();
     if (price != null) {
-      Long all = in.amountOf(row, quantity, price, BigDecimal.ZERO);
+      Long all = row.amountOf(quantity, price, BigDecimal.ZERO);
       return all == null ? null : Long.valueOf(Share.of(all, flow.now(), micros));
     }
     boolean priced =
@@ -84,13 +84,11 @@ public final class ReceiptReader {
     Optional<Catalogue.LatestCost> latest = in.book.latestCost(item.id());
     if (latest.isPresent())
       return Share.of(latest.get().value(), flow.now(), latest.get().micros());
-    in.faults.add(
-        Fault.at(
-            row,
-            "price",
-            "No cost of "
-                + item.name()
-                + " is known yet; at what price will it be billed, about? The bill puts it right."));
+    row.fault(
+        "price",
+        "No cost of "
+            + item.name()
+            + " is known yet; at what price will it be billed, about? The bill puts it right.");
     return null;
   }
 }

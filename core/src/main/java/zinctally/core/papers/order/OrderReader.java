@@ -18,6 +18,7 @@ import zinctally.core.papers.Reading;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.read.LineAmounts;
 import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads a purchase order or a sales order. */
@@ -38,13 +39,12 @@ public final class OrderReader {
     Place place = in.place("place", in.draft.field("place"));
     String notes = in.text("notes");
     List<Typed> typed = new ArrayList<>();
-    for (int row = 0; row < in.draft.rows().size(); row++)
-      if (!in.draft.blank(row)) typed(in, row, buying).ifPresent(typed::add);
+    for (RowReader row : in.rows()) typed(in, row, buying).ifPresent(typed::add);
     List<Order.Line> lines = lines(in, typed);
     if (!buying) promised(in, lines, place);
     if (!buying)
       in.askCredit(who, lines.stream().mapToLong(l -> Math.addExact(l.net(), l.tax())).sum());
-    if (lines.isEmpty() && in.faults.isEmpty())
+    if (lines.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: name an item and how many.");
     return in.done(
         () ->
@@ -54,28 +54,27 @@ public final class OrderReader {
 
   /** A row in which nothing is wrong. */
   private record Typed(
-      int row,
+      RowReader row,
       Item item,
       Units.Typed quantity,
       BigDecimal price,
-      Reader.Discounted off,
+      RowReader.Discounted off,
       TaxRate rate) {}
 
-  private static Optional<Typed> typed(Reader in, int row, boolean buying) {
-    int before = in.faults.size();
-    Item item = in.item(row);
-    Units.Typed quantity = item == null ? null : in.above(row, item.units(), ".");
-    BigDecimal price = in.price(row, !buying);
-    TaxRate rate = in.rate(row);
+  private static Optional<Typed> typed(Reader in, RowReader row, boolean buying) {
+    Item item = row.item();
+    Units.Typed quantity = item == null ? null : row.above(item.units(), ".");
+    BigDecimal price = row.price(!buying);
+    TaxRate rate = row.rate();
     if (item == null) return Optional.empty();
     String unit = quantity == null ? item.units().base().sign() : quantity.unit().sign();
-    in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), unit, null));
-    Reader.Discounted off =
+    row.facts(new Reading.RowFacts(item.id(), item.name(), unit, null));
+    RowReader.Discounted off =
         quantity == null || price == null
-            ? new Reader.Discounted(BigDecimal.ZERO, 0L)
-            : in.discounted(row, quantity, price);
-    if (price != null && off != null) in.rows.put(row, in.rows.get(row).amounting(off.amount()));
-    return in.faults.size() > before || quantity == null || off == null || off.amount() == null
+            ? new RowReader.Discounted(BigDecimal.ZERO, 0L)
+            : row.discounted(quantity, price);
+    if (price != null && off != null) row.amounting(off.amount());
+    return !row.sound() || quantity == null || off == null || off.amount() == null
         ? Optional.empty()
         : Optional.of(new Typed(row, item, quantity, price, off, rate));
   }
@@ -85,7 +84,7 @@ public final class OrderReader {
     try {
       return sound(in, typed);
     } catch (ArithmeticException tooLarge) {
-      in.faults.add(Fault.whole("The amounts are too large to add up."));
+      in.fault(Fault.whole("The amounts are too large to add up."));
       return List.of();
     }
   }
@@ -98,10 +97,10 @@ public final class OrderReader {
       Typed t = typed.get(i);
       long net = amounts.net()[i];
       if (in.draft.kind() == PaperKind.SALES_ORDER)
-        in.margin(t.row, t.item, t.quantity.quantity().micros(), net);
+        t.row.margin(t.item, t.quantity.quantity().micros(), net);
       lines.add(
           new Order.Line(
-              t.row,
+              t.row.index(),
               t.item,
               t.quantity.quantity(),
               t.quantity.unit().sign(),
@@ -139,7 +138,7 @@ public final class OrderReader {
                 + units.say(new Quantity(free.onOrder()))
                 + " on order"
                 + (free.expected() == null ? "" : ", expected " + free.expected());
-    in.notes.add(
+    in.note(
         Fault.at(
             line.row(),
             "quantity",

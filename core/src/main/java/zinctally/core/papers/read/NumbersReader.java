@@ -19,7 +19,6 @@ import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
-import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.flow.Numbered;
@@ -52,9 +51,10 @@ public final class NumbersReader {
       Catalogue book, Item item, long micros, Place place, String typed, Consumer<String> fault) {
     Map<String, String> row = Map.of("numbers", typed);
     Reader alone = new Reader(new Draft(PaperKind.OPENING_STOCK, Map.of(), List.of(row)), book);
-    List<Numbered> given = new NumbersReader(alone).arriving(0, item, micros, place);
-    alone.faults.forEach(f -> fault.accept(f.says()));
-    return given == null || !alone.faults.isEmpty() ? List.of() : given;
+    List<Numbered> given =
+        new NumbersReader(alone).arriving(new RowReader(alone, 0), item, micros, place);
+    alone.faults().forEach(f -> fault.accept(f.says()));
+    return given == null || !alone.sound() ? List.of() : given;
   }
 
   private record Entry(String code, LocalDate expiry, Long micros) {}
@@ -64,7 +64,7 @@ public final class NumbersReader {
    *
    * @param micros of the line
    */
-  public List<Numbered> arriving(int row, Item item, long micros, Place place) {
+  public List<Numbered> arriving(RowReader row, Item item, long micros, Place place) {
     List<Entry> entries = entries(row, item, micros, List.of());
     if (entries == null) return null;
     Map<String, Catalogue.Kept> known = known(item, entries);
@@ -82,24 +82,24 @@ public final class NumbersReader {
             "Lot " + entry.code + " expires on " + kept.lot().expiry() + ", as it came before.");
       Lot lot = kept == null ? new Lot(0, item.id(), entry.code, entry.expiry) : kept.lot();
       if (kept == null && entry.expiry != null && entry.expiry.isBefore(in.book.rules().today()))
-        in.notes.add(
-            Fault.at(row, "numbers", "Lot " + entry.code + " expired on " + entry.expiry + "."));
+        row.note("numbers", "Lot " + entry.code + " expired on " + entry.expiry + ".");
       numbers.add(new Numbered(lot, entry.micros, 0));
     }
     return numbers;
   }
 
   /** What leaves a place; null when something is wrong. */
-  public List<Numbered> leaving(int row, Item item, long micros, Place place) {
+  public List<Numbered> leaving(RowReader row, Item item, long micros, Place place) {
     return leaving(row, item, micros, place, Set.of());
   }
 
   /**
    * @param only ids of those that are offered when none is named; empty for all at the place
    */
-  public List<Numbered> leaving(int row, Item item, long micros, Place place, Set<Long> only) {
+  public List<Numbered> leaving(
+      RowReader row, Item item, long micros, Place place, Set<Long> only) {
     List<Catalogue.Kept> here =
-        in.draft.cell(row, "numbers").isEmpty() && place != null
+        row.cell("numbers").isEmpty() && place != null
             ? in.book.lotsAt(item.id(), place.id(), only.isEmpty() ? 6 : MOST).stream()
                 .filter(k -> only.isEmpty() || only.contains(k.lot().id()))
                 .limit(6)
@@ -151,7 +151,7 @@ public final class NumbersReader {
    * What comes back that has gone before; null when something is wrong. Whether it went with that
    * paper is for the caller.
    */
-  public List<Numbered> returning(int row, Item item, long micros) {
+  public List<Numbered> returning(RowReader row, Item item, long micros) {
     List<Entry> entries = entries(row, item, micros, List.of());
     if (entries == null) return null;
     Map<String, Catalogue.Kept> known = known(item, entries);
@@ -166,8 +166,8 @@ public final class NumbersReader {
     return numbers;
   }
 
-  private void fault(int row, String says) {
-    in.faults.add(Fault.at(row, "numbers", says));
+  private void fault(RowReader row, String says) {
+    row.fault("numbers", says);
   }
 
   private static String key(String code) {
@@ -183,20 +183,19 @@ public final class NumbersReader {
   }
 
   /** What is given; says how much that is, and what is wrong when it is not all of the line. */
-  private List<Entry> entries(int row, Item item, long micros, List<Catalogue.Kept> offered) {
-    int before = in.faults.size();
+  private List<Entry> entries(RowReader row, Item item, long micros, List<Catalogue.Kept> offered) {
+    int before = in.faults().size();
     boolean serial = item.tracking() == Tracking.SERIAL;
     if (serial && micros % Quantity.ONE != 0) {
-      in.faults.add(
-          Fault.at(row, "quantity", "What has serial numbers is counted in whole pieces."));
+      row.fault("quantity", "What has serial numbers is counted in whole pieces.");
       return null;
     }
     List<Entry> entries = parsed(row, item, micros);
     long given = entries.stream().mapToLong(e -> e.micros == null ? 0 : e.micros).sum();
     Units units = item.units();
     String of = units.say(new Quantity(given)) + " of " + units.say(new Quantity(micros));
-    in.beside(row, "given", of + " given");
-    if (in.faults.size() > before || given == micros) return complete(entries);
+    row.beside("given", of + " given");
+    if (in.faults().size() > before || given == micros) return complete(entries);
     String asked = serial ? "serial numbers" : "lots";
     if (entries.isEmpty())
       fault(row, "Which " + asked + "? " + (offered.isEmpty() ? howTo(serial) : here(offered)));
@@ -228,10 +227,10 @@ public final class NumbersReader {
     return "Here are " + String.join(", ", words) + (words.size() < 6 ? "." : " and more.");
   }
 
-  private List<Entry> parsed(int row, Item item, long micros) {
+  private List<Entry> parsed(RowReader row, Item item, long micros) {
     boolean serial = item.tracking() == Tracking.SERIAL;
     List<Entry> entries = new ArrayList<>();
-    String[] words = in.draft.cell(row, "numbers").split("[,;\\n\\t]+");
+    String[] words = row.cell("numbers").split("[,;\\n\\t]+");
     List<String> asked =
         java.util.Arrays.stream(words).map(String::strip).filter(w -> !w.isEmpty()).toList();
     for (String word : asked) {
@@ -258,7 +257,7 @@ public final class NumbersReader {
   }
 
   /** How much of the line a lot is; all of it when it is the only one. */
-  private Long part(int row, Item item, String typed, long micros, int lots) {
+  private Long part(RowReader row, Item item, String typed, long micros, int lots) {
     if (typed == null && lots == 1) return micros;
     Optional<Units.Typed> read = typed == null ? Optional.empty() : item.units().read(typed);
     if (read.isPresent() && read.get().quantity().signum() > 0)
@@ -267,7 +266,7 @@ public final class NumbersReader {
     return null;
   }
 
-  private LocalDate day(int row, String typed) {
+  private LocalDate day(RowReader row, String typed) {
     try {
       return LocalDate.parse(typed);
     } catch (DateTimeParseException notADate) {
@@ -277,7 +276,7 @@ public final class NumbersReader {
   }
 
   /** The first number and how many: the last digits in it count on. */
-  private void run(int row, String count, String first, List<Entry> entries) {
+  private void run(RowReader row, String count, String first, List<Entry> entries) {
     int wanted = Integer.parseInt(count);
     // the digits nearest the end count on
     int end = first.length();

@@ -5,17 +5,18 @@ import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Figures;
-import zinctally.core.number.Quantity;
-import zinctally.core.number.Share;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
@@ -24,11 +25,9 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
-import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.money.OpenItem;
 import zinctally.core.papers.trade.CounterSale;
 import zinctally.core.papers.trade.Trade;
-import zinctally.core.units.Units;
 
 /** Reads single fields and cells of one draft, and gathers what is wrong. */
 public final class Reader {
@@ -36,16 +35,17 @@ public final class Reader {
   private static final int LONGEST_TEXT = 500;
   public final Draft draft;
   public final Catalogue book;
-  public final List<Fault> faults = new ArrayList<>();
-  public final List<Fault> notes = new ArrayList<>();
-  public final Map<Integer, Reading.RowFacts> rows = new TreeMap<>();
+  private final List<Fault> faults = new ArrayList<>();
+  private final List<Fault> notes = new ArrayList<>();
+  private final Set<Integer> wrong = new HashSet<>();
+  public final Map<Integer, Reading.RowFacts> facts = new TreeMap<>();
   public Reading.Sums toPay;
 
   /** What would be sold, when only how it is paid is not right yet; else null. */
   public Trade unpaid;
 
   /** What leaves with the rows read so far, by item and place. */
-  private final Map<List<Long>, Long> leaves = new HashMap<>();
+  final Map<List<Long>, Long> leaves = new HashMap<>();
 
   public Reader(Draft draft, Catalogue book) {
     this.draft = draft;
@@ -60,11 +60,11 @@ public final class Reader {
         read.get().total();
       } catch (ArithmeticException tooLarge) {
         read = Optional.empty();
-        faults.add(Fault.whole("The amounts are too large to add up."));
+        fault(Fault.whole("The amounts are too large to add up."));
       }
     }
     return new Reading(
-        read, List.copyOf(faults), List.copyOf(notes), rows, toPay, Optional.ofNullable(unpaid));
+        read, List.copyOf(faults), List.copyOf(notes), facts, toPay, Optional.ofNullable(unpaid));
   }
 
   /**
@@ -76,16 +76,49 @@ public final class Reader {
     boolean answered =
         List.of(draft.field(Draft.AGREED).split("\\s+")).contains(question.question());
     if (answered) notes.add(new Fault(cell, says));
-    else faults.add(question);
+    else fault(question);
   }
 
-  /** Notes something beside a row. */
-  public void beside(int row, String what, String words) {
-    rows.computeIfPresent(row, (r, facts) -> facts.with(what, words));
+  /** Whether nothing is wrong, as far as it has been read. */
+  public boolean sound() {
+    return faults.isEmpty();
+  }
+
+  /** What is wrong so far. */
+  List<Fault> faults() {
+    return faults;
   }
 
   public void fault(String cell, String says) {
-    faults.add(new Fault(cell, says));
+    fault(new Fault(cell, says));
+  }
+
+  /** Takes up a fault that was found elsewhere. */
+  public void fault(Fault fault) {
+    faults.add(fault);
+    wrong.add(fault.row());
+  }
+
+  public void note(String cell, String says) {
+    note(new Fault(cell, says));
+  }
+
+  /** Something to look at twice; it does not stop the paper. */
+  public void note(Fault note) {
+    notes.add(note);
+  }
+
+  /** Whether nothing is wrong in a row, from zero. */
+  boolean sound(int row) {
+    return !wrong.contains(row);
+  }
+
+  /** The rows in which something is typed, one after the other. */
+  public Iterable<RowReader> rows() {
+    return IntStream.range(0, draft.rows().size())
+            .filter(row -> !draft.blank(row))
+            .mapToObj(row -> new RowReader(this, row))
+        ::iterator;
   }
 
   public String text(String field) {
@@ -170,66 +203,6 @@ public final class Reader {
     return place.orElse(null);
   }
 
-  /** Where the goods of a row come to or go from: the paper's place if the row names none. */
-  public Place place(int row, Place ofPaper) {
-    String typed = draft.cell(row, "place");
-    return typed.isEmpty() ? ofPaper : place("rows." + row + ".place", typed);
-  }
-
-  public Item item(int row) {
-    String typed = draft.cell(row, "item");
-    if (typed.isEmpty()) {
-      faults.add(Fault.at(row, "item", "Which item? Its code, barcode or name will do."));
-      return null;
-    }
-    Optional<Item> item = book.item(typed);
-    if (item.isEmpty()) return onTheSpot(row, typed);
-    else if (!item.get().active()) {
-      faults.add(
-          Fault.at(
-              row,
-              "item",
-              item.get().name() + " is switched off; switch it on in Goods or take another."));
-      return null;
-    }
-    return item.orElse(null);
-  }
-
-  /** What is bought or sold but is no item yet can be made one, to be completed later. */
-  private Item onTheSpot(int row, String typed) {
-    boolean trade =
-        switch (draft.kind()) {
-          case BILL, INVOICE, COUNTER_SALE, PURCHASE_ORDER, SALES_ORDER -> true;
-          default -> false;
-        };
-    if (!trade || typed.length() > 120) {
-      faults.add(Fault.at(row, "item", "No item has the code, barcode or name \"" + typed + "\"."));
-      return null;
-    }
-    ask(
-        "rows." + row + ".item",
-        "\"" + typed + "\" is no item yet. Shall it be made one, to be completed later?");
-    return book.newItem(-1L - row, typed, draft.kind().side().orElseThrow());
-  }
-
-  public Units.Typed quantity(int row, Units units) {
-    String typed = draft.cell(row, "quantity");
-    Optional<Units.Typed> read = units.read(typed);
-    if (read.isPresent()) askFigure("rows." + row + ".quantity", typed);
-    if (read.isEmpty())
-      faults.add(
-          Fault.at(
-              row,
-              "quantity",
-              (typed.isEmpty()
-                      ? "How many? "
-                      : "\"" + typed + "\" is not a quantity of this item. ")
-                  + "Write a number, or with a unit: "
-                  + String.join(", ", units.shown().stream().map(Units.Shown::sign).toList())
-                  + "."));
-    return read.orElse(null);
-  }
-
   /** A money amount with at most {@code places} digits after the point; null when it is wrong. */
   public BigDecimal amount(String cell, String typed, int places) {
     Optional<BigDecimal> read = Figures.read(typed);
@@ -256,7 +229,7 @@ public final class Reader {
   }
 
   /** Asks about a figure that would be another number to people who write theirs otherwise. */
-  private void askFigure(String cell, String typed) {
+  void askFigure(String cell, String typed) {
     if (!Figures.doubtful(typed)) return;
     char group = Figures.form().group();
     ask(
@@ -281,60 +254,8 @@ public final class Reader {
     return book.rules().coin().minor(read);
   }
 
-  /**
-   * Quantity times price less discount, in minor units; null when it is too large.
-   *
-   * @param price for one of the unit that was typed
-   * @param discount percent off
-   */
-  public Long amountOf(int row, Units.Typed quantity, BigDecimal price, BigDecimal discount) {
-    try {
-      BigDecimal units =
-          quantity
-              .quantity()
-              .decimal()
-              .divide(quantity.unit().size().decimal(), 12, RoundingMode.HALF_UP);
-      BigDecimal off = BigDecimal.ONE.subtract(discount.divide(HUNDRED));
-      return book.rules().coin().rounded(units.multiply(price).multiply(off));
-    } catch (ArithmeticException tooLarge) {
-      faults.add(
-          Fault.at(
-              row, "price", "Quantity times price is larger than any amount this book can hold."));
-      return null;
-    }
-  }
-
   public String say(long minor) {
     return book.rules().coin().say(minor);
-  }
-
-  /**
-   * Asks before goods are taken that are promised to orders written earlier.
-   *
-   * @param order the order they go to; zero for none
-   */
-  public void askPromised(int row, Item item, Place place, long micros, long order) {
-    if (place == null || micros <= 0 || !item.stocked()) return;
-    long taken = leaves.merge(List.of(item.id(), place.id()), micros, Long::sum);
-    Catalogue.Promised promised = book.promised(item.id(), place.id(), order);
-    if (promised.micros() == 0 || taken > promised.here()) return;
-    long free = Math.max(0, promised.here() - promised.micros());
-    if (taken <= free) return;
-    ask(
-        "rows." + row + ".quantity",
-        "Of "
-            + item.units().say(new Quantity(promised.here()))
-            + " at "
-            + place.name()
-            + ", "
-            + item.units().say(new Quantity(promised.micros()))
-            + " are promised before, first to "
-            + promised.first()
-            + "; "
-            + item.units().say(new Quantity(free))
-            + " are free, and this takes "
-            + item.units().say(new Quantity(taken))
-            + ".");
   }
 
   /** Asks when another paper of this kind from them bears their number. */
@@ -355,103 +276,6 @@ public final class Reader {
             + String.join(", ", unknown)
             + " is not known; write it on the item, or share otherwise.");
     return false;
-  }
-
-  /** The price of a row for one of the unit typed; null when it is wrong, or empty and may be. */
-  public BigDecimal price(int row, boolean wanted) {
-    String typed = draft.cell(row, "price");
-    String cell = "rows." + row + ".price";
-    if (typed.isEmpty()) {
-      if (wanted) fault(cell, "At what price? Write 0 for goods that cost nothing.");
-      return null;
-    }
-    BigDecimal price = amount(cell, typed, 6);
-    if (price != null && price.signum() < 0) {
-      fault(cell, "A price is not below zero; write what comes off as its own line or discount.");
-      return null;
-    }
-    return price;
-  }
-
-  public TaxRate rate(int row) {
-    String typed = draft.cell(row, "tax");
-    if (typed.isEmpty()) return null;
-    Optional<TaxRate> rate = book.taxRate(typed);
-    if (rate.isEmpty())
-      faults.add(
-          Fault.at(row, "tax", "There is no tax rate \"" + typed + "\"; Set up lists them."));
-    return rate.orElse(null);
-  }
-
-  /** An item of a row that is kept in stock. */
-  public Item stocked(int row, String otherwise) {
-    Item item = item(row);
-    if (item == null || item.stocked()) return item;
-    faults.add(Fault.at(row, "item", item.name() + " is not kept in stock; " + otherwise));
-    return null;
-  }
-
-  /** Whether a row that goes on from an earlier paper says zero: none of that line, this time. */
-  public boolean notThisLine(int row) {
-    boolean goesOn = !draft.cell(row, "of").isEmpty() || !draft.cell(row, "paper").isEmpty();
-    return goesOn
-        && Figures.read(draft.cell(row, "quantity")).filter(q -> q.signum() == 0).isPresent();
-  }
-
-  /** A quantity above zero. */
-  public Units.Typed above(int row, Units units, String otherwise) {
-    Units.Typed quantity = quantity(row, units);
-    if (quantity == null || quantity.quantity().signum() > 0) return quantity;
-    faults.add(Fault.at(row, "quantity", "The quantity must be above zero" + otherwise));
-    return null;
-  }
-
-  /**
-   * @param percent off the price, up to four places
-   * @param amount minor units that are left; null when it is too large
-   */
-  public record Discounted(BigDecimal percent, Long amount) {}
-
-  /** A row's discount, typed as percent or as the new price: each fills in the other. */
-  public Discounted discounted(int row, Units.Typed quantity, BigDecimal price) {
-    String typed = draft.cell(row, "discount").replace("%", "").strip();
-    String at = draft.cell(row, "at");
-    String cell = "rows." + row + ".discount";
-    if (!typed.isEmpty() && !at.isEmpty()) {
-      fault("rows." + row + ".at", "Percent off, or the new price: leave one of the two empty.");
-      return null;
-    }
-    if (!at.isEmpty()) return newPrice(row, quantity, price, at);
-    if (typed.isEmpty())
-      return new Discounted(BigDecimal.ZERO, amountOf(row, quantity, price, BigDecimal.ZERO));
-    BigDecimal percent = amount(cell, typed, 4);
-    if (percent == null) return null;
-    if (percent.signum() < 0 || percent.compareTo(HUNDRED) > 0) {
-      fault(cell, "A discount is between 0 and 100 percent.");
-      return null;
-    }
-    BigDecimal left = price.multiply(HUNDRED.subtract(percent)).divide(HUNDRED);
-    beside(row, "at", Figures.grouped(left, Math.min(4, Math.max(2, left.scale()))));
-    return new Discounted(percent, amountOf(row, quantity, price, percent));
-  }
-
-  private Discounted newPrice(int row, Units.Typed quantity, BigDecimal price, String typed) {
-    String cell = "rows." + row + ".at";
-    BigDecimal at = amount(cell, typed, 6);
-    if (at == null) return null;
-    if (at.signum() < 0 || at.compareTo(price) > 0) {
-      fault(cell, "The new price is between 0 and " + Figures.plain(price) + ".");
-      return null;
-    }
-    BigDecimal percent =
-        price.signum() == 0
-            ? BigDecimal.ZERO
-            : price.subtract(at).multiply(HUNDRED).divide(price, 4, RoundingMode.HALF_UP);
-    beside(
-        row,
-        "discount",
-        Figures.plain(percent.setScale(2, RoundingMode.HALF_UP).stripTrailingZeros()));
-    return new Discounted(percent, amountOf(row, quantity, at, BigDecimal.ZERO));
   }
 
   /** Net and tax of the lines, with what comes off the whole taken off. */
@@ -497,38 +321,6 @@ public final class Reader {
         .multiply(read)
         .divide(HUNDRED, 0, RoundingMode.HALF_UP)
         .longValueExact();
-  }
-
-  /**
-   * Says what a line earns at the present cost of its goods, and when that is less than nothing.
-   */
-  public void margin(int row, Item item, long micros, long net) {
-    Optional<Catalogue.LatestCost> present = book.presentCost(item.id());
-    if (present.isEmpty() || micros == 0) return;
-    long cost = Share.of(present.get().value(), micros, present.get().micros());
-    if (net != 0)
-      beside(
-          row,
-          "margin",
-          BigDecimal.valueOf(net - cost)
-                  .multiply(HUNDRED)
-                  .divide(BigDecimal.valueOf(net), 0, RoundingMode.HALF_UP)
-                  .toPlainString()
-                  .replace('-', '−')
-              + " %");
-    if (net >= cost) return;
-    int digits = book.rules().coin().digits();
-    notes.add(
-        Fault.at(
-            row,
-            "price",
-            item.name()
-                + " is sold at "
-                + Figures.grouped(book.rules().coin().each(net, micros), digits)
-                + ", under its present cost of "
-                + Figures.grouped(
-                    book.rules().coin().each(present.get().value(), present.get().micros()), digits)
-                + "."));
   }
 
   /** Asks when a customer would owe more than their limit. */

@@ -8,12 +8,12 @@ import java.util.Optional;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Share;
 import zinctally.core.papers.Catalogue;
-import zinctally.core.papers.Fault;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.flow.Numbered;
 import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads an adjustment. */
@@ -25,82 +25,75 @@ public final class AdjustmentReader {
     Place place = in.place("place", in.draft.field("place"));
     List<Adjustment.Line> lines = new ArrayList<>();
     NumbersReader numbers = new NumbersReader(in);
-    for (int row = 0; row < in.draft.rows().size(); row++) {
-      if (in.draft.blank(row)) continue;
-      int faultsBefore = in.faults.size();
-      Item item = in.stocked(row, "there is nothing to adjust.");
-      Units.Typed quantity = item == null ? null : in.quantity(row, item.units());
+    for (RowReader row : in.rows()) {
+      Item item = row.stocked("there is nothing to adjust.");
+      Units.Typed quantity = item == null ? null : row.quantity(item.units());
       if (quantity != null && quantity.quantity().signum() == 0)
-        in.faults.add(Fault.at(row, "quantity", "Up or down by how many? Zero changes nothing."));
+        row.fault("quantity", "Up or down by how many? Zero changes nothing.");
       Reason reason = reason(in, row);
       Long value = item == null || quantity == null ? null : foundValue(in, row, item, quantity);
       if (item != null)
-        in.rows.put(
-            row,
+        row.facts(
             new Reading.RowFacts(
                 item.id(), item.name(), quantity == null ? "" : quantity.unit().sign(), value));
       if (quantity != null && item != null)
-        in.askPromised(row, item, place, -quantity.quantity().micros(), 0);
+        row.askPromised(item, place, -quantity.quantity().micros(), 0);
       List<Numbered> given = List.of();
-      if (in.faults.size() == faultsBefore && item != null && item.tracked())
+      if (row.sound() && item != null && item.tracked())
         given = numbers(numbers, row, item, quantity.quantity().micros(), place);
-      if (in.faults.size() == faultsBefore && value != null)
+      if (row.sound() && value != null)
         lines.add(
             new Adjustment.Line(
-                row,
+                row.index(),
                 item,
                 quantity.quantity(),
                 quantity.unit().sign(),
                 value,
                 reason,
-                in.draft.cell(row, "memo"),
+                row.cell("memo"),
                 given));
     }
-    if (lines.isEmpty() && in.faults.isEmpty())
+    if (lines.isEmpty() && in.sound())
       in.fault(
           "rows.0.item", "There is no line yet: name an item and by how many it is up or down.");
     return in.done(() -> new Adjustment(date, place, List.copyOf(lines)));
   }
 
   private static List<Numbered> numbers(
-      NumbersReader numbers, int row, Item item, long micros, Place place) {
+      NumbersReader numbers, RowReader row, Item item, long micros, Place place) {
     return micros > 0
         ? numbers.arriving(row, item, micros, place)
         : numbers.leaving(row, item, -micros, place);
   }
 
-  private static Reason reason(Reader in, int row) {
-    String typed = in.draft.cell(row, "reason");
+  private static Reason reason(Reader in, RowReader row) {
+    String typed = row.cell("reason");
     Optional<Reason> reason = in.book.reason(typed);
     if (reason.isEmpty())
-      in.faults.add(
-          Fault.at(
-              row,
-              "reason",
-              typed.isEmpty()
-                  ? "For what reason?"
-                  : "There is no reason \"" + typed + "\"; Set up lists them."));
+      row.fault(
+          "reason",
+          typed.isEmpty()
+              ? "For what reason?"
+              : "There is no reason \"" + typed + "\"; Set up lists them.");
     return reason.orElse(null);
   }
 
   /** What was found is worth the unit cost typed, else the latest known. */
-  private static Long foundValue(Reader in, int row, Item item, Units.Typed quantity) {
+  private static Long foundValue(Reader in, RowReader row, Item item, Units.Typed quantity) {
     if (quantity.quantity().signum() <= 0) return 0L;
-    String typed = in.draft.cell(row, "unit_cost");
+    String typed = row.cell("unit_cost");
     if (!typed.isEmpty()) {
-      BigDecimal cost = in.amount("rows." + row + ".unit_cost", typed, 6);
+      BigDecimal cost = in.amount(row.at("unit_cost"), typed, 6);
       if (cost == null) return null;
       if (cost.signum() < 0) {
-        in.faults.add(Fault.at(row, "unit_cost", "A cost is not below zero."));
+        row.fault("unit_cost", "A cost is not below zero.");
         return null;
       }
-      return in.amountOf(row, quantity, cost, BigDecimal.ZERO);
+      return row.amountOf(quantity, cost, BigDecimal.ZERO);
     }
     Optional<Catalogue.LatestCost> latest = in.book.latestCost(item.id());
     if (latest.isEmpty()) {
-      in.faults.add(
-          Fault.at(
-              row, "unit_cost", "No cost of " + item.name() + " is known yet; at what unit cost?"));
+      row.fault("unit_cost", "No cost of " + item.name() + " is known yet; at what unit cost?");
       return null;
     }
     return Share.of(latest.get().value(), quantity.quantity().micros(), latest.get().micros());

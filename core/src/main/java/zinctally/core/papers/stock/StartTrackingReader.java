@@ -12,10 +12,10 @@ import zinctally.core.goods.ItemKind;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Quantity;
-import zinctally.core.papers.Fault;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads the start of tracking: what was on hand must cover what was sold since. */
@@ -30,15 +30,14 @@ public final class StartTrackingReader {
         item == null || date == null ? List.of() : in.book.soldSince(item.id(), date);
     List<StartTracking.Line> lines = new ArrayList<>();
     Map<Long, Long> here = new LinkedHashMap<>();
-    for (int row = 0; row < in.draft.rows().size(); row++) {
-      if (in.draft.blank(row)) continue;
+    for (RowReader row : in.rows()) {
       StartTracking.Line line = line(in, row, item);
       if (line == null) continue;
       lines.add(line);
       here.merge(line.place().id(), line.quantity().micros(), Math::addExact);
     }
     if (item != null && date != null) enough(in, item, date, sold, here);
-    if (lines.isEmpty() && in.faults.isEmpty())
+    if (lines.isEmpty() && in.sound())
       in.fault("rows.0.place", "There is no line yet: where, how many, at what unit cost.");
     return in.done(() -> new StartTracking(date, item, other, List.copyOf(lines), sold));
   }
@@ -79,22 +78,20 @@ public final class StartTrackingReader {
     return account.orElse(null);
   }
 
-  private static StartTracking.Line line(Reader in, int row, Item item) {
-    int faultsBefore = in.faults.size();
-    Place place = in.place("rows." + row + ".place", in.draft.cell(row, "place"));
-    Units.Typed quantity = item == null ? null : in.quantity(row, item.units());
+  private static StartTracking.Line line(Reader in, RowReader row, Item item) {
+    Place place = in.place(row.at("place"), row.cell("place"));
+    Units.Typed quantity = item == null ? null : row.quantity(item.units());
     if (quantity != null && quantity.quantity().signum() <= 0)
-      in.faults.add(Fault.at(row, "quantity", "How many were there? Above zero."));
-    String typed = in.draft.cell(row, "unit_cost");
-    if (typed.isEmpty()) in.faults.add(Fault.at(row, "unit_cost", "At what unit cost?"));
-    BigDecimal cost = typed.isEmpty() ? null : in.amount("rows." + row + ".unit_cost", typed, 6);
-    if (cost != null && cost.signum() < 0)
-      in.faults.add(Fault.at(row, "unit_cost", "A cost is not below zero."));
-    if (in.faults.size() > faultsBefore || quantity == null || cost == null) return null;
-    Long value = in.amountOf(row, quantity, cost, BigDecimal.ZERO);
+      row.fault("quantity", "How many were there? Above zero.");
+    String typed = row.cell("unit_cost");
+    if (typed.isEmpty()) row.fault("unit_cost", "At what unit cost?");
+    BigDecimal cost = typed.isEmpty() ? null : in.amount(row.at("unit_cost"), typed, 6);
+    if (cost != null && cost.signum() < 0) row.fault("unit_cost", "A cost is not below zero.");
+    if (!row.sound() || quantity == null || cost == null) return null;
+    Long value = row.amountOf(quantity, cost, BigDecimal.ZERO);
     if (value == null) return null;
-    in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), quantity.unit().sign(), value));
-    return new StartTracking.Line(row, place, quantity.quantity(), value);
+    row.facts(new Reading.RowFacts(item.id(), item.name(), quantity.unit().sign(), value));
+    return new StartTracking.Line(row.index(), place, quantity.quantity(), value);
   }
 
   private static void enough(
@@ -106,7 +103,7 @@ public final class StartTrackingReader {
       names.put(sale.place(), sale.placeName());
     }
     if (gone.isEmpty()) {
-      in.notes.add(new Fault("date", "None was sold since " + date + "."));
+      in.note("date", "None was sold since " + date + ".");
       return;
     }
     gone.forEach(
@@ -118,7 +115,7 @@ public final class StartTrackingReader {
                   + " since "
                   + date;
           if (here.getOrDefault(place, 0L) >= quantity)
-            in.notes.add(new Fault("date", says + "; those sales get their cost."));
+            in.note("date", says + "; those sales get their cost.");
           else
             in.fault("rows.0.quantity", says + "; at least that many must have been there then.");
         });

@@ -8,9 +8,9 @@ import java.util.List;
 import java.util.Set;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Catalogue;
-import zinctally.core.papers.Fault;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
 
 /** Reads a write-down: a change typed, or worked out from what the goods are expected to fetch. */
 public final class WriteDownReader {
@@ -21,24 +21,21 @@ public final class WriteDownReader {
     List<WriteDown.Line> lines = new ArrayList<>();
     Set<Long> seen = new HashSet<>();
     boolean any = false;
-    for (int row = 0; row < in.draft.rows().size(); row++) {
-      if (in.draft.blank(row)) continue;
+    for (RowReader row : in.rows()) {
       any = true;
-      int faultsBefore = in.faults.size();
-      Item item = in.item(row);
+      Item item = row.item();
       if (item != null && !item.stocked()) {
-        in.faults.add(
-            Fault.at(row, "item", item.name() + " is not kept in stock; it has no worth."));
+        row.fault("item", item.name() + " is not kept in stock; it has no worth.");
         item = null;
       }
       if (item != null && !seen.add(item.id()))
-        in.faults.add(Fault.at(row, "item", item.name() + " is on a line above already."));
+        row.fault("item", item.name() + " is on a line above already.");
       Long change = item == null || date == null ? null : change(in, row, item, date);
-      if (item != null) in.rows.put(row, new Reading.RowFacts(item.id(), item.name(), "", change));
-      if (in.faults.size() == faultsBefore && change != null && change != 0)
-        lines.add(new WriteDown.Line(row, item, change, in.draft.cell(row, "memo")));
+      if (item != null) row.facts(new Reading.RowFacts(item.id(), item.name(), "", change));
+      if (row.sound() && change != null && change != 0)
+        lines.add(new WriteDown.Line(row.index(), item, change, row.cell("memo")));
     }
-    if (lines.isEmpty() && in.faults.isEmpty())
+    if (lines.isEmpty() && in.sound())
       in.fault(
           any ? "" : "rows.0.item",
           any
@@ -47,31 +44,29 @@ public final class WriteDownReader {
     return in.done(() -> new WriteDown(date, List.copyOf(lines)));
   }
 
-  private static Long change(Reader in, int row, Item item, LocalDate date) {
+  private static Long change(Reader in, RowReader row, Item item, LocalDate date) {
     Catalogue.Standing stands = in.book.standing(item.id(), date);
-    String typed = in.draft.cell(row, "change");
+    String typed = row.cell("change");
     if (!typed.isEmpty()) {
       BigDecimal read =
-          in.amount(
-              "rows." + row + ".change", typed.replace('−', '-'), in.book.rules().coin().digits());
+          in.amount(row.at("change"), typed.replace('−', '-'), in.book.rules().coin().digits());
       return read == null
           ? null
           : checked(in, row, item, stands, in.book.rules().coin().minor(read));
     }
-    String price = in.draft.cell(row, "price");
+    String price = row.cell("price");
     if (price.isEmpty()) {
-      in.fault(
-          "rows." + row + ".price",
+      row.fault(
+          "price",
           "What is one expected to sell for? Or write the change in value in the last column.");
       return null;
     }
-    BigDecimal each = in.amount("rows." + row + ".price", price, 6);
-    String toSell = in.draft.cell(row, "to_sell");
-    BigDecimal cost =
-        toSell.isEmpty() ? BigDecimal.ZERO : in.amount("rows." + row + ".to_sell", toSell, 6);
+    BigDecimal each = in.amount(row.at("price"), price, 6);
+    String toSell = row.cell("to_sell");
+    BigDecimal cost = toSell.isEmpty() ? BigDecimal.ZERO : in.amount(row.at("to_sell"), toSell, 6);
     if (each == null || cost == null) return null;
     if (each.signum() < 0 || cost.signum() < 0) {
-      in.fault("rows." + row + ".price", "Price and cost to sell are not below zero.");
+      row.fault("price", "Price and cost to sell are not below zero.");
       return null;
     }
     return toNetRealisableValue(in, row, item, stands, each.subtract(cost).max(BigDecimal.ZERO));
@@ -82,25 +77,23 @@ public final class WriteDownReader {
    * (IAS 2 paragraph 6); upwards at most what was written down before (paragraph 33).
    */
   private static Long toNetRealisableValue(
-      Reader in, int row, Item item, Catalogue.Standing stands, BigDecimal each) {
+      Reader in, RowReader row, Item item, Catalogue.Standing stands, BigDecimal each) {
     try {
       BigDecimal quantity = BigDecimal.valueOf(Math.max(0, stands.onHand()), 6);
       long realisable = in.book.rules().coin().rounded(each.multiply(quantity));
       long change = Math.min(realisable - stands.worth(), stands.writtenDown());
       if (change == 0)
-        in.notes.add(
-            Fault.at(
-                row, "item", item.name() + " stays at " + in.say(stands.worth()) + ", its cost."));
+        row.note("item", item.name() + " stays at " + in.say(stands.worth()) + ", its cost.");
       return change;
     } catch (ArithmeticException tooLarge) {
-      in.fault("rows." + row + ".price", "This is larger than any amount this book can hold.");
+      row.fault("price", "This is larger than any amount this book can hold.");
       return null;
     }
   }
 
   private static Long checked(
-      Reader in, int row, Item item, Catalogue.Standing stands, long change) {
-    String cell = "rows." + row + ".change";
+      Reader in, RowReader row, Item item, Catalogue.Standing stands, long change) {
+    String cell = row.at("change");
     if (change < -stands.worth())
       in.fault(
           cell, item.name() + " is worth " + in.say(stands.worth()) + "; no more can come off.");

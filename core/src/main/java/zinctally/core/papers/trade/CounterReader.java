@@ -110,7 +110,7 @@ public final class CounterReader {
       return 0;
     }
     long given = amount("cash");
-    if (given < rest && in.faults.isEmpty())
+    if (given < rest && in.sound())
       in.fault(
           "cash",
           in.say(rest)

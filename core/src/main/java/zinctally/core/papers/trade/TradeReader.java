@@ -19,6 +19,7 @@ import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.flow.FlowReader;
 import zinctally.core.papers.read.LineAmounts;
 import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
 
@@ -52,7 +53,7 @@ public final class TradeReader {
     try {
       return sound();
     } catch (ArithmeticException tooLarge) {
-      in.faults.add(Fault.whole("The amounts are too large to add up."));
+      in.fault(Fault.whole("The amounts are too large to add up."));
       return null;
     }
   }
@@ -65,13 +66,12 @@ public final class TradeReader {
     String number = in.text(buying ? "their_number" : "reference");
     if (buying) in.askSameNumber(who, number);
     List<Typed> typed = new ArrayList<>();
-    for (int row = 0; row < in.draft.rows().size(); row++)
-      if (!in.draft.blank(row) && !in.notThisLine(row)) typed(row).ifPresent(typed::add);
+    for (RowReader row : in.rows()) if (!row.isZero()) typed(row).ifPresent(typed::add);
     List<TradeLine> lines = lines(typed);
-    if (typed.isEmpty() && in.faults.isEmpty())
+    if (typed.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: name an item and how many.");
     Trade.Bears bears = buying ? bears(in, lines) : Trade.Bears.EXPENSE;
-    return in.faults.isEmpty()
+    return in.sound()
         ? new Trade(in.draft.kind(), date, due, who, number, place, List.copyOf(lines), bears)
         : null;
   }
@@ -84,42 +84,38 @@ public final class TradeReader {
    * @param sound whether nothing in it is wrong
    */
   private record Typed(
-      int row,
+      RowReader row,
       Item item,
       Account account,
       Place place,
       String wording,
       Units.Typed quantity,
       BigDecimal price,
-      Reader.Discounted off,
+      RowReader.Discounted off,
       TaxRate rate,
       boolean sound) {}
 
-  private Optional<Typed> typed(int row) {
-    int faultsBefore = in.faults.size();
-    String cell = in.draft.cell(row, "item");
+  private Optional<Typed> typed(RowReader row) {
+    String cell = row.cell("item");
     Optional<Account> account = account(cell);
-    Item item = account.isPresent() ? null : in.item(row);
+    Item item = account.isPresent() ? null : row.item();
     account.ifPresent(a -> checkFreeAccount(row, a));
     if (item == null && account.isEmpty()) return Optional.empty();
     Units units = item == null ? Units.of(Unit.EACH) : item.units();
     boolean alone = account.isPresent() || in.draft.kind() == PaperKind.COUNTER_SALE;
-    boolean one = alone && in.draft.cell(row, "quantity").isEmpty();
+    boolean one = alone && row.cell("quantity").isEmpty();
     Units.Typed quantity =
-        one
-            ? units.read("1").orElseThrow()
-            : in.above(row, units, "; what comes back is a return.");
-    BigDecimal price = in.price(row, true);
+        one ? units.read("1").orElseThrow() : row.above(units, "; what comes back is a return.");
+    BigDecimal price = row.price(true);
     String unit = quantity == null ? units.base().sign() : quantity.unit().sign();
-    in.rows.put(
-        row,
+    row.facts(
         item == null
             ? new Reading.RowFacts(account.get(), unit)
             : new Reading.RowFacts(item.id(), item.name(), unit, null));
-    Reader.Discounted off =
-        quantity == null || price == null ? null : in.discounted(row, quantity, price);
-    TaxRate rate = in.rate(row);
-    Place from = in.place(row, place);
+    RowReader.Discounted off =
+        quantity == null || price == null ? null : row.discounted(quantity, price);
+    TaxRate rate = row.rate();
+    Place from = row.place(place);
     String wording =
         item == null ? wording(cell) : buying ? item.purchaseWording() : item.saleWording();
     return Optional.of(
@@ -133,7 +129,7 @@ public final class TradeReader {
             price,
             off,
             rate,
-            in.faults.size() == faultsBefore));
+            row.sound()));
   }
 
   /** The account a cell names, alone or followed by words of its own for the paper. */
@@ -164,25 +160,24 @@ public final class TradeReader {
     for (Typed t : typed) {
       int at = places.getOrDefault(t, -1);
       Long net = at < 0 ? null : Long.valueOf(amounts.net()[at]);
-      if (at >= 0) in.rows.put(t.row, in.rows.get(t.row).amounting(t.off.amount()));
+      if (at >= 0) t.row.amounting(t.off.amount());
       line(t, net, at < 0 ? 0 : amounts.tax()[at]).ifPresent(lines::add);
     }
     return lines;
   }
 
   private Optional<TradeLine> line(Typed t, Long net, long tax) {
-    int faultsBefore = in.faults.size();
     Flow flow = Flow.NONE;
     if (t.item != null && t.quantity != null) {
       long micros = t.quantity.quantity().micros();
       flow = flows.asked(t.row, t.item, t.place, micros, net);
-      if (!buying) in.askPromised(t.row, t.item, t.place, flow.now(), flow.order());
-      if (!buying && net != null) in.margin(t.row, t.item, micros, net);
+      if (!buying) t.row.askPromised(t.item, t.place, flow.now(), flow.order());
+      if (!buying && net != null) t.row.margin(t.item, micros, net);
     }
-    if (!t.sound || net == null || in.faults.size() > faultsBefore) return Optional.empty();
+    if (!t.sound || net == null || !t.row.sound()) return Optional.empty();
     return Optional.of(
         new TradeLine(
-            t.row,
+            t.row.index(),
             t.item,
             t.account,
             t.place,
@@ -197,16 +192,13 @@ public final class TradeReader {
             flow));
   }
 
-  private void checkFreeAccount(int row, Account account) {
-    if (!account.active())
-      in.faults.add(Fault.at(row, "item", account.label() + " is switched off."));
+  private void checkFreeAccount(RowReader row, Account account) {
+    if (!account.active()) row.fault("item", account.label() + " is switched off.");
     if (account.role().control())
-      in.faults.add(
-          Fault.at(
-              row,
-              "item",
-              account.label()
-                  + " is a control account; it is kept by papers and takes no line by hand."));
+      row.fault(
+          "item",
+          account.label()
+              + " is a control account; it is kept by papers and takes no line by hand.");
   }
 
   /** How the lines that are no goods are shared over those that are. */

@@ -1,0 +1,293 @@
+package zinctally.core.papers.read;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.List;
+import java.util.Optional;
+import zinctally.core.goods.Item;
+import zinctally.core.number.Figures;
+import zinctally.core.number.Quantity;
+import zinctally.core.number.Share;
+import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.Reading;
+import zinctally.core.papers.TaxRate;
+import zinctally.core.units.Units;
+
+/** Reads the cells of one row of the line table, and says what is wrong at them. */
+public final class RowReader {
+  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
+  private final Reader in;
+  private final int index;
+
+  RowReader(Reader in, int index) {
+    this.in = in;
+    this.index = index;
+  }
+
+  /** Where it stands, from zero. */
+  public int index() {
+    return index;
+  }
+
+  /** What is typed in a column. */
+  public String cell(String column) {
+    return in.draft.cell(index, column);
+  }
+
+  /** The name of its cell in a column. */
+  public String at(String column) {
+    return "rows." + index + "." + column;
+  }
+
+  public void fault(String column, String says) {
+    in.fault(at(column), says);
+  }
+
+  public void note(String column, String says) {
+    in.note(at(column), says);
+  }
+
+  /** Something unusual that may be right. */
+  public void ask(String column, String says) {
+    in.ask(at(column), says);
+  }
+
+  /** Whether nothing in it is wrong, as far as it has been read. */
+  public boolean sound() {
+    return in.sound(index);
+  }
+
+  /** What is known of it. */
+  public void facts(Reading.RowFacts facts) {
+    in.facts.put(index, facts);
+  }
+
+  /** What it comes to, minor units; null when that cannot be told. */
+  public void amounting(Long minor) {
+    in.facts.computeIfPresent(index, (row, facts) -> facts.amounting(minor));
+  }
+
+  /**
+   * @param percent off the price, up to four places
+   * @param amount minor units that are left; null when it is too large
+   */
+  public record Discounted(BigDecimal percent, Long amount) {}
+
+  /** The item it names; null when there is none. */
+  public Item item() {
+    String typed = cell("item");
+    if (typed.isEmpty()) {
+      fault("item", "Which item? Its code, barcode or name will do.");
+      return null;
+    }
+    Optional<Item> item = in.book.item(typed);
+    if (item.isEmpty()) return onTheSpot(typed);
+    else if (!item.get().active()) {
+      fault("item", item.get().name() + " is switched off; switch it on in Goods or take another.");
+      return null;
+    }
+    return item.orElse(null);
+  }
+
+  /** What is bought or sold but is no item yet can be made one, to be completed later. */
+  private Item onTheSpot(String typed) {
+    if (!in.draft.kind().is(PaperKind.Trait.PRICED) || typed.length() > 120) {
+      fault("item", "No item has the code, barcode or name \"" + typed + "\".");
+      return null;
+    }
+    ask("item", "\"" + typed + "\" is no item yet. Shall it be made one, to be completed later?");
+    return in.book.newItem(-1L - index, typed, in.draft.kind().side().orElseThrow());
+  }
+
+  /** How many; null when that cannot be read. */
+  public Units.Typed quantity(Units units) {
+    String typed = cell("quantity");
+    Optional<Units.Typed> read = units.read(typed);
+    if (read.isPresent()) in.askFigure(at("quantity"), typed);
+    if (read.isEmpty())
+      fault(
+          "quantity",
+          (typed.isEmpty() ? "How many? " : "\"" + typed + "\" is not a quantity of this item. ")
+              + "Write a number, or with a unit: "
+              + String.join(", ", units.shown().stream().map(Units.Shown::sign).toList())
+              + ".");
+    return read.orElse(null);
+  }
+
+  /**
+   * Quantity times price less discount, in minor units; null when it is too large.
+   *
+   * @param price for one of the unit that was typed
+   * @param discount percent off
+   */
+  public Long amountOf(Units.Typed quantity, BigDecimal price, BigDecimal discount) {
+    try {
+      BigDecimal units =
+          quantity
+              .quantity()
+              .decimal()
+              .divide(quantity.unit().size().decimal(), 12, RoundingMode.HALF_UP);
+      BigDecimal off = BigDecimal.ONE.subtract(discount.divide(HUNDRED));
+      return in.book.rules().coin().rounded(units.multiply(price).multiply(off));
+    } catch (ArithmeticException tooLarge) {
+      fault("price", "Quantity times price is larger than any amount this book can hold.");
+      return null;
+    }
+  }
+
+  /**
+   * Asks before goods are taken that are promised to orders written earlier.
+   *
+   * @param order the order they go to; zero for none
+   */
+  public void askPromised(Item item, Place place, long micros, long order) {
+    if (place == null || micros <= 0 || !item.stocked()) return;
+    long taken = in.leaves.merge(List.of(item.id(), place.id()), micros, Long::sum);
+    Catalogue.Promised promised = in.book.promised(item.id(), place.id(), order);
+    if (promised.micros() == 0 || taken > promised.here()) return;
+    long free = Math.max(0, promised.here() - promised.micros());
+    if (taken <= free) return;
+    ask(
+        "quantity",
+        "Of "
+            + item.units().say(new Quantity(promised.here()))
+            + " at "
+            + place.name()
+            + ", "
+            + item.units().say(new Quantity(promised.micros()))
+            + " are promised before, first to "
+            + promised.first()
+            + "; "
+            + item.units().say(new Quantity(free))
+            + " are free, and this takes "
+            + item.units().say(new Quantity(taken))
+            + ".");
+  }
+
+  /** The price of a row for one of the unit typed; null when it is wrong, or empty and may be. */
+  public BigDecimal price(boolean wanted) {
+    String typed = cell("price");
+    if (typed.isEmpty()) {
+      if (wanted) fault("price", "At what price? Write 0 for goods that cost nothing.");
+      return null;
+    }
+    BigDecimal price = in.amount(at("price"), typed, 6);
+    if (price != null && price.signum() < 0) {
+      fault(
+          "price", "A price is not below zero; write what comes off as its own line or discount.");
+      return null;
+    }
+    return price;
+  }
+
+  /** The rate of tax it bears; null for none. */
+  public TaxRate rate() {
+    String typed = cell("tax");
+    if (typed.isEmpty()) return null;
+    Optional<TaxRate> rate = in.book.taxRate(typed);
+    if (rate.isEmpty()) fault("tax", "There is no tax rate \"" + typed + "\"; Set up lists them.");
+    return rate.orElse(null);
+  }
+
+  /** An item of a row that is kept in stock. */
+  public Item stocked(String otherwise) {
+    Item item = item();
+    if (item == null || item.stocked()) return item;
+    fault("item", item.name() + " is not kept in stock; " + otherwise);
+    return null;
+  }
+
+  /** Whether a row that goes on from an earlier paper says zero: none of that line, this time. */
+  public boolean isZero() {
+    boolean goesOn = !cell("of").isEmpty() || !cell("paper").isEmpty();
+    return goesOn && Figures.read(cell("quantity")).filter(q -> q.signum() == 0).isPresent();
+  }
+
+  /** A quantity above zero. */
+  public Units.Typed above(Units units, String otherwise) {
+    Units.Typed quantity = quantity(units);
+    if (quantity == null || quantity.quantity().signum() > 0) return quantity;
+    fault("quantity", "The quantity must be above zero" + otherwise);
+    return null;
+  }
+
+  /** A row's discount, typed as percent or as the new price: each fills in the other. */
+  public Discounted discounted(Units.Typed quantity, BigDecimal price) {
+    String typed = cell("discount").replace("%", "").strip();
+    String at = cell("at");
+    if (!typed.isEmpty() && !at.isEmpty()) {
+      fault("at", "Percent off, or the new price: leave one of the two empty.");
+      return null;
+    }
+    if (!at.isEmpty()) return newPrice(quantity, price, at);
+    if (typed.isEmpty())
+      return new Discounted(BigDecimal.ZERO, amountOf(quantity, price, BigDecimal.ZERO));
+    BigDecimal percent = in.amount(at("discount"), typed, 4);
+    if (percent == null) return null;
+    if (percent.signum() < 0 || percent.compareTo(HUNDRED) > 0) {
+      fault("discount", "A discount is between 0 and 100 percent.");
+      return null;
+    }
+    BigDecimal left = price.multiply(HUNDRED.subtract(percent)).divide(HUNDRED);
+    beside("at", Figures.grouped(left, Math.min(4, Math.max(2, left.scale()))));
+    return new Discounted(percent, amountOf(quantity, price, percent));
+  }
+
+  private Discounted newPrice(Units.Typed quantity, BigDecimal price, String typed) {
+    BigDecimal at = in.amount(at("at"), typed, 6);
+    if (at == null) return null;
+    if (at.signum() < 0 || at.compareTo(price) > 0) {
+      fault("at", "The new price is between 0 and " + Figures.plain(price) + ".");
+      return null;
+    }
+    BigDecimal percent =
+        price.signum() == 0
+            ? BigDecimal.ZERO
+            : price.subtract(at).multiply(HUNDRED).divide(price, 4, RoundingMode.HALF_UP);
+    beside(
+        "discount", Figures.plain(percent.setScale(2, RoundingMode.HALF_UP).stripTrailingZeros()));
+    return new Discounted(percent, amountOf(quantity, at, BigDecimal.ZERO));
+  }
+
+  /**
+   * Says what a line earns at the present cost of its goods, and when that is less than nothing.
+   */
+  public void margin(Item item, long micros, long net) {
+    Optional<Catalogue.LatestCost> present = in.book.presentCost(item.id());
+    if (present.isEmpty() || micros == 0) return;
+    long cost = Share.of(present.get().value(), micros, present.get().micros());
+    if (net != 0)
+      beside(
+          "margin",
+          BigDecimal.valueOf(net - cost)
+                  .multiply(HUNDRED)
+                  .divide(BigDecimal.valueOf(net), 0, RoundingMode.HALF_UP)
+                  .toPlainString()
+                  .replace('-', '−')
+              + " %");
+    if (net >= cost) return;
+    int digits = in.book.rules().coin().digits();
+    note(
+        "price",
+        item.name()
+            + " is sold at "
+            + Figures.grouped(in.book.rules().coin().each(net, micros), digits)
+            + ", under its present cost of "
+            + Figures.grouped(
+                in.book.rules().coin().each(present.get().value(), present.get().micros()), digits)
+            + ".");
+  }
+
+  /** Writes something beside it. */
+  public void beside(String what, String words) {
+    in.facts.computeIfPresent(index, (r, facts) -> facts.with(what, words));
+  }
+
+  /** Where the goods of a row come to or go from: the paper's place if the row names none. */
+  public Place place(Place ofPaper) {
+    String typed = cell("place");
+    return typed.isEmpty() ? ofPaper : in.place(at("place"), typed);
+  }
+}
