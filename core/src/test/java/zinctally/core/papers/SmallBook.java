@@ -65,6 +65,7 @@ public final class SmallBook implements Catalogue {
   public Free free = new Free(0, 0, 0, null);
   public LocalDate firstOpenDay = LocalDate.of(2025, 1, 1);
   public boolean taxOnSums;
+  public long opened;
 
   private static Item item(long id, String code, Tracking tracking) {
     return new Item(
@@ -234,7 +235,7 @@ public final class SmallBook implements Catalogue {
 
   @Override
   public long opened(long item) {
-    return 0;
+    return opened;
   }
 
   @Override

@@ -101,6 +101,13 @@ class CounterController {
     return "redirect:/drafts/" + drafts.begin(sale, who.getName());
   }
 
+  private static String noCash(String typed, String like) {
+    return (typed.isBlank() ? "How much cash? W" : "\"" + typed + "\" is no amount of cash; w")
+        + "rite it like "
+        + like
+        + ".";
+  }
+
   @PostMapping("/counter/open")
   String open(
       @RequestParam String place,
@@ -110,8 +117,7 @@ class CounterController {
     allow(who);
     Optional<Long> there = amount(amount);
     if (there.isEmpty() || !setup.places().contains(place)) {
-      after.addFlashAttribute(
-          "wrong", "\"" + amount + "\" is no amount of cash; write it like 150.00, or 0.");
+      after.addFlashAttribute("wrong", noCash(amount, "150.00, or 0"));
       after.addFlashAttribute("typed", amount);
       return "redirect:/counter";
     }
@@ -228,7 +234,7 @@ class CounterController {
       after.addFlashAttribute(
           "wrong",
           minor.isEmpty()
-              ? "\"" + amount + "\" is no amount of cash; write it like 150.00."
+              ? noCash(amount, "150.00")
               : "Words are at most 200 letters, and the account is one of those offered.");
       return again(what, account, amount, words, after);
     }
@@ -262,8 +268,7 @@ class CounterController {
     TillStore.Till till = tills.of(who.getName()).orElseThrow(() -> new NotThere("an open till"));
     Optional<Long> there = amount(counted);
     if (there.isEmpty()) {
-      after.addFlashAttribute(
-          "wrong", "\"" + counted + "\" is no amount of cash; write it like 412.50.");
+      after.addFlashAttribute("wrong", noCash(counted, "412.50"));
       after.addFlashAttribute("typed", counted);
       return "redirect:/counter/till";
     }

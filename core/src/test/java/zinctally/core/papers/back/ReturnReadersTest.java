@@ -2,9 +2,11 @@ package zinctally.core.papers.back;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static zinctally.core.papers.SmallBook.COST;
+import static zinctally.core.papers.SmallBook.EXTRACTOR;
 import static zinctally.core.papers.SmallBook.FENWICK;
 import static zinctally.core.papers.SmallBook.FRAME;
 import static zinctally.core.papers.SmallBook.HIVE;
+import static zinctally.core.papers.SmallBook.HONEY;
 import static zinctally.core.papers.SmallBook.ORRIN;
 import static zinctally.core.papers.SmallBook.RENT;
 import static zinctally.core.papers.SmallBook.STANDARD;
@@ -17,11 +19,15 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
+import zinctally.core.goods.Lot;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.SmallBook;
 import zinctally.core.papers.SmallBook.Written;
+import zinctally.core.papers.flow.Awaited;
+import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Traded;
 import zinctally.core.papers.money.OpenItem;
 import zinctally.core.papers.plan.Plan;
@@ -222,5 +228,139 @@ class ReturnReadersTest {
                         .line("paper", "RS-1"))
                 .get(0))
         .contains("its credit cannot come before");
+  }
+
+  @Test
+  void a_serial_number_goes_back_with_its_own_arrival() {
+    for (long id = 1; id <= 2; id++) {
+      book.kept.add(
+          new Catalogue.Kept(
+              new Lot(id, EXTRACTOR.id(), "EX-" + id, null),
+              Map.of(1L, Quantity.ONE),
+              600 + id,
+              DAY,
+              "at Barn store"));
+      book.traded.add(
+          new Traded(
+              600 + id,
+              PaperKind.BILL,
+              40,
+              "B-1",
+              DAY,
+              0,
+              ORRIN.id(),
+              EXTRACTOR,
+              Quantity.ONE,
+              0,
+              5000 + id,
+              5000 + id,
+              null,
+              id,
+              Map.of(),
+              "",
+              null));
+    }
+    Written one =
+        Written.of(PaperKind.SUPPLIER_RETURN)
+            .line("paper", "B-1", "quantity", "1", "numbers", "EX-2");
+    Plan plan = book.plan(one);
+    assertThat(plan.events()).singleElement().satisfies(e -> assertThat(e.target()).isEqualTo(602));
+    assertThat(plan.dues().get(0).amount()).isEqualTo(5002);
+    assertThat(book.faults(one.line("paper", "B-1", "quantity", "1", "numbers", "EX-2")))
+        .anyMatch(f -> f.startsWith("rows.1.numbers: EX-2 "));
+    assertThat(
+            book.faults(
+                Written.of(PaperKind.SUPPLIER_RETURN)
+                    .line("paper", "B-1", "quantity", "1", "numbers", "EX-3")))
+        .anyMatch(f -> f.contains("EX-3"));
+  }
+
+  @Test
+  void no_more_of_a_lot_comes_back_than_went() {
+    book.kept.add(
+        new Catalogue.Kept(
+            new Lot(7, HONEY.id(), "M-7", null), Map.of(), 0, DAY, "went with INV-1"));
+    book.kept.add(
+        new Catalogue.Kept(
+            new Lot(8, HONEY.id(), "M-8", null), Map.of(), 0, DAY, "went with INV-1"));
+    book.traded.add(
+        new Traded(
+            500,
+            PaperKind.INVOICE,
+            40,
+            "INV-1",
+            DAY,
+            0,
+            FENWICK.id(),
+            HONEY,
+            10_000_000,
+            0,
+            5000,
+            6000,
+            null,
+            0,
+            Map.of(7L, 8_000_000L, 8L, 2_000_000L),
+            "",
+            null));
+    Written back =
+        Written.of(PaperKind.CUSTOMER_RETURN)
+            .line("paper", "INV-1", "quantity", "3", "numbers", "M-7: 1, M-8: 2");
+    Plan plan = book.plan(back);
+    assertThat(plan.moves())
+        .extracting(Plan.Move::quantity)
+        .containsExactly(1_000_000L, 2_000_000L);
+    assertThat(book.faults(back.line("paper", "INV-1", "quantity", "1", "numbers", "M-8")))
+        .containsExactly("rows.1.numbers: 0 of lot M-8 on INV-1 can still go back, not 1.");
+  }
+
+  @Test
+  void what_was_not_billed_yet_waits_no_longer_and_needs_no_credit() {
+    Awaited waits =
+        new Awaited(
+            9,
+            Awaits.RECEIVED_BILL,
+            PaperKind.RECEIPT,
+            41,
+            "R-1",
+            DAY,
+            ORRIN.id(),
+            0,
+            HIVE,
+            10_000_000,
+            10_000_000,
+            6000,
+            6000,
+            null,
+            null,
+            Awaited.Order.NONE,
+            List.of());
+    book.traded.add(
+        new Traded(
+            500,
+            PaperKind.RECEIPT,
+            41,
+            "R-1",
+            DAY,
+            0,
+            ORRIN.id(),
+            HIVE,
+            10_000_000,
+            0,
+            6000,
+            6000,
+            null,
+            0,
+            Map.of(),
+            "",
+            waits));
+    Plan plan = book.plan(back(PaperKind.SUPPLIER_RETURN, "R-1", "4"));
+    assertThat(plan.dues()).isEmpty();
+    assertThat(on(plan, Role.RECEIVED_NOT_BILLED)).isEqualTo(2400);
+    assertThat(plan.fills())
+        .containsExactly(new Plan.Fill(0, 9, 4_000_000, 2400, LocalDate.of(2026, 11, 20)));
+    assertThat(
+            book.faults(
+                back(PaperKind.SUPPLIER_RETURN, "R-1", "8").line("paper", "R-1", "quantity", "3")))
+        .anyMatch(f -> f.startsWith("rows.1.quantity: 2 of The hive on R-1"));
   }
 }
