@@ -58,7 +58,7 @@ class OpeningByKeyboardTest {
       page.waitForURL("**/opening");
       String report =
           Files.readString(
-              Path.of("src/main/resources/demo/opening-stock.csv"), StandardCharsets.UTF_8);
+              Path.of("../demo/src/main/resources/demo/opening-stock.csv"), StandardCharsets.UTF_8);
       page.focus("#rows");
       page.keyboard().insertText(report);
       page.keyboard().press("Tab");
