@@ -200,15 +200,33 @@ class ScriptsTest {
     assertThat(page.evaluate("document.activeElement.id")).isEqualTo("find");
   }
 
+  /** What a search for some letters brings: two options. */
+  private static final String ARRIVES =
+      "q => { found.innerHTML = '<a role=option id=a href=#a>a</a><a role=option id=b href=#b>b</a>';"
+          + " found.dispatchEvent(new CustomEvent('htmx:afterSwap',"
+          + " {bubbles: true, detail: {requestConfig: {parameters: {q}}}})); }";
+
   @Test
-  void what_is_found_is_chosen_by_arrows_and_opened_by_enter() {
-    page(
-        "<input id=find><div id=found><a role=option id=a href=#a>a</a><a role=option id=b href=#b>b</a></div>",
-        "find.js");
-    page.fill("#find", "x");
-    page.press("#find", "ArrowDown");
-    page.press("#find", "ArrowDown");
-    page.press("#find", "Enter");
+  void what_is_found_is_opened_by_enter_once_it_is_for_all_letters_that_were_typed() {
+    page("<input id=find><div id=found></div>", "find.js");
+    page.focus("#find");
+    page.keyboard().type("X-");
+    page.evaluate(ARRIVES, "X-");
+    page.keyboard().type("2");
+    page.keyboard().press("Enter");
+    assertThat(page.url()).as("what is shown was found for less").endsWith("/");
+    page.evaluate(ARRIVES, "X-2");
+    assertThat(page.url()).endsWith("#a");
+  }
+
+  @Test
+  void another_of_what_is_found_is_chosen_by_arrows() {
+    page("<input id=find><div id=found></div>", "find.js");
+    page.focus("#find");
+    page.keyboard().type("X");
+    page.evaluate(ARRIVES, "X");
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("Enter");
     assertThat(page.url()).endsWith("#b");
   }
 
