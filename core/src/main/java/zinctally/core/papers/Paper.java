@@ -2,6 +2,7 @@ package zinctally.core.papers;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
@@ -28,9 +29,9 @@ public interface Paper {
     return this;
   }
 
-  /** Items it speaks of. */
+  /** Items its lines speak of. */
   default List<Item> items() {
-    return List.of();
+    return rows().stream().map(Row::item).filter(Objects::nonNull).toList();
   }
 
   /** The paper's own total, tax included. */

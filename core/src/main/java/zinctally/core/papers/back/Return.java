@@ -100,11 +100,6 @@ public record Return(
     return Optional.of(who);
   }
 
-  @Override
-  public List<Item> items() {
-    return lines.stream().map(Line::item).toList();
-  }
-
   /** Minor units to be credited, without tax. */
   public long net() {
     return lines.stream().filter(l -> !l.unbilled()).mapToLong(Line::net).reduce(0, Math::addExact);

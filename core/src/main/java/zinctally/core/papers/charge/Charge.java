@@ -91,11 +91,6 @@ public record Charge(
   }
 
   @Override
-  public List<Item> items() {
-    return lines.stream().map(l -> l.of().item()).toList();
-  }
-
-  @Override
   public long total() {
     return Math.addExact(amount, tax);
   }

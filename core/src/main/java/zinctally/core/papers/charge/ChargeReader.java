@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import zinctally.core.number.Spread;
@@ -27,14 +26,11 @@ public final class ChargeReader {
   public static Reading charge(Reader in) {
     LocalDate date = in.date();
     Party who = in.party();
-    LocalDate due =
-        date == null ? null : in.day("due", date.plusDays(who == null ? 0 : who.termsDays()));
-    if (due != null && due.isBefore(date))
-      in.fault("due", "Due on " + due + ", which is before the paper's date " + date + ".");
+    LocalDate due = in.due(date, who);
     String number = in.text("their_number");
     String what = in.text("what");
     Long amount = amount(in);
-    TaxRate rate = rate(in);
+    TaxRate rate = in.rate("tax", in.draft.field("tax"));
     List<Charge.Bearer> arrivals = new ArrayList<>();
     Map<Integer, Long> byHand = new HashMap<>();
     List<Integer> rows = new ArrayList<>();
@@ -88,15 +84,6 @@ public final class ChargeReader {
     if (read == null) return null;
     if (read.signum() == 0) in.fault("amount", "How much? Zero changes no cost.");
     return in.book.rules().coin().minor(read);
-  }
-
-  private static TaxRate rate(Reader in) {
-    String typed = in.draft.field("tax");
-    if (typed.isEmpty()) return null;
-    Optional<TaxRate> rate = in.book.taxRate(typed);
-    if (rate.isEmpty())
-      in.fault("tax", "There is no tax rate \"" + typed + "\"; Set up lists them.");
-    return rate.orElse(null);
   }
 
   /** What a row names: all goods of a bill, come or to come, or those of one item. */

@@ -260,8 +260,7 @@ public final class FlowReader {
       return null;
     }
     boolean goods = in.draft.kind() == way.moving() || !comesLater;
-    boolean order =
-        first.kind() == PaperKind.PURCHASE_ORDER || first.kind() == PaperKind.SALES_ORDER;
+    boolean order = first.kind().is(PaperKind.Trait.ORDERS);
     if (order && goods && date != null && date.isBefore(first.date())) {
       row.fault(
           "of",

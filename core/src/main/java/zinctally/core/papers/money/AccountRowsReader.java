@@ -51,7 +51,7 @@ public final class AccountRowsReader {
             typed.isEmpty() ? "Which account?" : "There is no account \"" + typed + "\".");
       else checkAccount(in, row, account.get(), opening, override);
       long amount = debitOrCredit(in, row);
-      long item = opening ? 0 : itemOf(in, row);
+      long item = opening ? 0 : itemOf(row);
       if (account.isEmpty()) continue;
       row.facts(new Reading.RowFacts(item, account.get().label(), "", amount));
       String memo = row.cell("memo");
@@ -60,7 +60,7 @@ public final class AccountRowsReader {
     return List.copyOf(lines);
   }
 
-  private static long itemOf(Reader in, RowReader row) {
+  private static long itemOf(RowReader row) {
     return row.cell("item").isEmpty()
         ? 0
         : Optional.ofNullable(row.item()).map(Item::id).orElse(0L);

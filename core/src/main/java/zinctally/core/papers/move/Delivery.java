@@ -62,11 +62,6 @@ public record Delivery(
     return new Delivery(date, made.apply(who), reference, address, note, place, lines);
   }
 
-  @Override
-  public List<Item> items() {
-    return lines.stream().map(Line::item).toList();
-  }
-
   /** It asks for no money. */
   @Override
   public long total() {

@@ -28,7 +28,7 @@ public final class DeliveryReader {
     List<Delivery.Line> lines = new ArrayList<>();
     for (RowReader row : in.rows()) {
       if (row.isZero()) continue;
-      Delivery.Line line = line(in, row, place, flows);
+      Delivery.Line line = line(row, place, flows);
       if (line != null) lines.add(line);
     }
     if (lines.isEmpty() && in.sound())
@@ -37,18 +37,17 @@ public final class DeliveryReader {
         () -> new Delivery(date, who, reference, address, note, place, List.copyOf(lines)));
   }
 
-  private static Delivery.Line line(Reader in, RowReader row, Place place, FlowReader flows) {
+  private static Delivery.Line line(RowReader row, Place place, FlowReader flows) {
     Item item = row.stocked("it is invoiced, but not delivered.");
     if (item == null) return null;
     Units.Typed quantity =
         row.above(item.units(), "; what comes back is a return from the customer.");
-    String unit = quantity == null ? item.units().base().sign() : quantity.unit().sign();
-    row.facts(new Reading.RowFacts(item.id(), item.name(), unit, null));
+    row.facts(item, quantity, null);
     if (quantity == null) return null;
     Flow flow = flows.moved(row, item, place, quantity.quantity().micros());
     row.askPromised(item, place, quantity.quantity().micros(), flow.order());
     return !row.sound()
         ? null
-        : new Delivery.Line(row.index(), item, quantity.quantity(), unit, flow);
+        : new Delivery.Line(row.index(), item, quantity.quantity(), quantity.unit().sign(), flow);
   }
 }

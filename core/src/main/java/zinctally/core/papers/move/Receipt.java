@@ -61,11 +61,6 @@ public record Receipt(LocalDate date, Party who, String theirNumber, Place place
     return new Receipt(date, made.apply(who), theirNumber, place, lines);
   }
 
-  @Override
-  public List<Item> items() {
-    return lines.stream().map(Line::item).toList();
-  }
-
   /** Minor units at which all its goods come in. */
   @Override
   public long total() {

@@ -47,8 +47,7 @@ public final class ReceiptReader {
             : row.above(item.units(), "; what goes back is a return to the supplier.");
     BigDecimal price = row.price(false);
     if (item == null) return null;
-    String unit = quantity == null ? item.units().base().sign() : quantity.unit().sign();
-    row.facts(new Reading.RowFacts(item.id(), item.name(), unit, null));
+    row.facts(item, quantity, null);
     if (quantity == null || !row.sound()) return null;
     Flow flow = flows.moved(row, item, place, quantity.quantity().micros());
     Long unbilled =
@@ -60,7 +59,14 @@ public final class ReceiptReader {
     return !row.sound()
         ? null
         : new Receipt.Line(
-            row.index(), item, quantity.quantity(), unit, price, value, unbilled, flow);
+            row.index(),
+            item,
+            quantity.quantity(),
+            quantity.unit().sign(),
+            price,
+            value,
+            unbilled,
+            flow);
   }
 
   /** The price typed, else the order's, else the latest cost known. */

@@ -42,11 +42,6 @@ public record OpeningStock(LocalDate date, List<Line> lines) implements Paper {
   }
 
   @Override
-  public List<Item> items() {
-    return lines.stream().map(Line::item).toList();
-  }
-
-  @Override
   public long total() {
     return lines.stream().mapToLong(Line::value).reduce(0, Math::addExact);
   }

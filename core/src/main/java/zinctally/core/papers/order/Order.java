@@ -87,11 +87,6 @@ public record Order(
     return new Order(kind, date, who, reference, expected, place, notes, same);
   }
 
-  @Override
-  public List<Item> items() {
-    return lines.stream().map(Line::item).toList();
-  }
-
   public long net() {
     return lines.stream().mapToLong(Line::net).reduce(0, Math::addExact);
   }

@@ -39,7 +39,7 @@ public final class OrderReader {
     Place place = in.place("place", in.draft.field("place"));
     String notes = in.text("notes");
     List<Typed> typed = new ArrayList<>();
-    for (RowReader row : in.rows()) typed(in, row, buying).ifPresent(typed::add);
+    for (RowReader row : in.rows()) typed(row, buying).ifPresent(typed::add);
     List<Order.Line> lines = lines(in, typed);
     if (!buying) promised(in, lines, place);
     if (!buying)
@@ -61,14 +61,13 @@ public final class OrderReader {
       RowReader.Discounted off,
       TaxRate rate) {}
 
-  private static Optional<Typed> typed(Reader in, RowReader row, boolean buying) {
+  private static Optional<Typed> typed(RowReader row, boolean buying) {
     Item item = row.item();
     Units.Typed quantity = item == null ? null : row.above(item.units(), ".");
     BigDecimal price = row.price(!buying);
     TaxRate rate = row.rate();
     if (item == null) return Optional.empty();
-    String unit = quantity == null ? item.units().base().sign() : quantity.unit().sign();
-    row.facts(new Reading.RowFacts(item.id(), item.name(), unit, null));
+    row.facts(item, quantity, null);
     RowReader.Discounted off =
         quantity == null || price == null
             ? new RowReader.Discounted(BigDecimal.ZERO, 0L)
@@ -84,7 +83,7 @@ public final class OrderReader {
     try {
       return sound(in, typed);
     } catch (ArithmeticException tooLarge) {
-      in.fault(Fault.whole("The amounts are too large to add up."));
+      in.tooLarge();
       return List.of();
     }
   }

@@ -25,6 +25,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.money.OpenItem;
 import zinctally.core.papers.trade.CounterSale;
 import zinctally.core.papers.trade.Trade;
@@ -60,7 +61,7 @@ public final class Reader {
         read.get().total();
       } catch (ArithmeticException tooLarge) {
         read = Optional.empty();
-        fault(Fault.whole("The amounts are too large to add up."));
+        tooLarge();
       }
     }
     return new Reading(
@@ -119,6 +120,28 @@ public final class Reader {
             .filter(row -> !draft.blank(row))
             .mapToObj(row -> new RowReader(this, row))
         ::iterator;
+  }
+
+  /** What is said of figures that no long holds. */
+  public void tooLarge() {
+    fault(Fault.whole("The amounts are too large to add up."));
+  }
+
+  /** The rate of tax with a code; null for none. */
+  public TaxRate rate(String cell, String code) {
+    if (code.isEmpty()) return null;
+    Optional<TaxRate> rate = book.taxRate(code);
+    if (rate.isEmpty()) fault(cell, "There is no tax rate \"" + code + "\"; Set up lists them.");
+    return rate.orElse(null);
+  }
+
+  /** The day on which a paper is due: typed, else by the party's terms; null when it is wrong. */
+  public LocalDate due(LocalDate date, Party who) {
+    if (date == null) return null;
+    LocalDate due = day("due", date.plusDays(who == null ? 0 : who.termsDays()));
+    if (due != null && due.isBefore(date))
+      fault("due", "Due on " + due + ", which is before the paper's date " + date + ".");
+    return due;
   }
 
   public String text(String field) {

@@ -64,6 +64,21 @@ public final class RowReader {
     in.facts.put(index, facts);
   }
 
+  /**
+   * What is known of a row with an item.
+   *
+   * @param quantity null when it could not be read
+   * @param minor what it comes to, minor units; null when that cannot be told yet
+   */
+  public void facts(Item item, Units.Typed quantity, Long minor) {
+    facts(new Reading.RowFacts(item.id(), item.name(), unit(item, quantity), minor));
+  }
+
+  /** The unit that was typed, else the item's base unit. */
+  private static String unit(Item item, Units.Typed quantity) {
+    return quantity == null ? item.units().base().sign() : quantity.unit().sign();
+  }
+
   /** What it comes to, minor units; null when that cannot be told. */
   public void amounting(Long minor) {
     in.facts.computeIfPresent(index, (row, facts) -> facts.amounting(minor));
@@ -184,11 +199,15 @@ public final class RowReader {
 
   /** The rate of tax it bears; null for none. */
   public TaxRate rate() {
-    String typed = cell("tax");
-    if (typed.isEmpty()) return null;
-    Optional<TaxRate> rate = in.book.taxRate(typed);
-    if (rate.isEmpty()) fault("tax", "There is no tax rate \"" + typed + "\"; Set up lists them.");
-    return rate.orElse(null);
+    return in.rate(at("tax"), cell("tax"));
+  }
+
+  /** The cost of one of the unit that was typed; null when it is wrong. */
+  public BigDecimal unitCost() {
+    BigDecimal cost = in.amount(at("unit_cost"), cell("unit_cost"), 6);
+    if (cost == null || cost.signum() >= 0) return cost;
+    fault("unit_cost", "A cost is not below zero.");
+    return null;
   }
 
   /** An item of a row that is kept in stock. */

@@ -36,11 +36,6 @@ public record Adjustment(LocalDate date, Place place, List<Line> lines) implemen
   }
 
   @Override
-  public List<Item> items() {
-    return lines.stream().map(Line::item).toList();
-  }
-
-  @Override
   public long total() {
     return 0;
   }

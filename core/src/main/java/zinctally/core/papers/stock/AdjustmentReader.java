@@ -81,15 +81,9 @@ public final class AdjustmentReader {
   /** What was found is worth the unit cost typed, else the latest known. */
   private static Long foundValue(Reader in, RowReader row, Item item, Units.Typed quantity) {
     if (quantity.quantity().signum() <= 0) return 0L;
-    String typed = row.cell("unit_cost");
-    if (!typed.isEmpty()) {
-      BigDecimal cost = in.amount(row.at("unit_cost"), typed, 6);
-      if (cost == null) return null;
-      if (cost.signum() < 0) {
-        row.fault("unit_cost", "A cost is not below zero.");
-        return null;
-      }
-      return row.amountOf(quantity, cost, BigDecimal.ZERO);
+    if (!row.cell("unit_cost").isEmpty()) {
+      BigDecimal cost = row.unitCost();
+      return cost == null ? null : row.amountOf(quantity, cost, BigDecimal.ZERO);
     }
     Optional<Catalogue.LatestCost> latest = in.book.latestCost(item.id());
     if (latest.isEmpty()) {

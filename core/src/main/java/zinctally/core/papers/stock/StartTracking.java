@@ -48,11 +48,6 @@ public record StartTracking(
   }
 
   @Override
-  public List<Item> items() {
-    return List.of(item);
-  }
-
-  @Override
   public long total() {
     return lines.stream().mapToLong(Line::value).reduce(0, Math::addExact);
   }

@@ -83,14 +83,13 @@ public final class StartTrackingReader {
     Units.Typed quantity = item == null ? null : row.quantity(item.units());
     if (quantity != null && quantity.quantity().signum() <= 0)
       row.fault("quantity", "How many were there? Above zero.");
-    String typed = row.cell("unit_cost");
-    if (typed.isEmpty()) row.fault("unit_cost", "At what unit cost?");
-    BigDecimal cost = typed.isEmpty() ? null : in.amount(row.at("unit_cost"), typed, 6);
-    if (cost != null && cost.signum() < 0) row.fault("unit_cost", "A cost is not below zero.");
+    boolean empty = row.cell("unit_cost").isEmpty();
+    if (empty) row.fault("unit_cost", "At what unit cost?");
+    BigDecimal cost = empty ? null : row.unitCost();
     if (!row.sound() || quantity == null || cost == null) return null;
     Long value = row.amountOf(quantity, cost, BigDecimal.ZERO);
     if (value == null) return null;
-    row.facts(new Reading.RowFacts(item.id(), item.name(), quantity.unit().sign(), value));
+    row.facts(item, quantity, value);
     return new StartTracking.Line(row.index(), place, quantity.quantity(), value);
   }
 

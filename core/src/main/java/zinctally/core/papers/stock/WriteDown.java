@@ -29,11 +29,6 @@ public record WriteDown(LocalDate date, List<Line> lines) implements Paper {
   }
 
   @Override
-  public List<Item> items() {
-    return lines.stream().map(Line::item).toList();
-  }
-
-  @Override
   public long total() {
     return lines.stream().mapToLong(Line::change).reduce(0, Math::addExact);
   }

@@ -23,11 +23,7 @@ public final class WriteDownReader {
     boolean any = false;
     for (RowReader row : in.rows()) {
       any = true;
-      Item item = row.item();
-      if (item != null && !item.stocked()) {
-        row.fault("item", item.name() + " is not kept in stock; it has no worth.");
-        item = null;
-      }
+      Item item = row.stocked("it has no worth.");
       if (item != null && !seen.add(item.id()))
         row.fault("item", item.name() + " is on a line above already.");
       Long change = item == null || date == null ? null : change(in, row, item, date);
@@ -93,20 +89,20 @@ public final class WriteDownReader {
 
   private static Long checked(
       Reader in, RowReader row, Item item, Catalogue.Standing stands, long change) {
-    String cell = row.at("change");
     if (change < -stands.worth())
-      in.fault(
-          cell, item.name() + " is worth " + in.say(stands.worth()) + "; no more can come off.");
+      row.fault(
+          "change",
+          item.name() + " is worth " + in.say(stands.worth()) + "; no more can come off.");
     else if (change > stands.writtenDown())
-      in.fault(
-          cell,
+      row.fault(
+          "change",
           stands.writtenDown() == 0
               ? item.name() + " stands at cost; goods are not written up above it."
               : item.name()
                   + " stands "
                   + in.say(stands.writtenDown())
                   + " under cost; no more can be put back.");
-    else if (change == 0) in.fault(cell, "By how much? Minus for a write-down.");
+    else if (change == 0) row.fault("change", "By how much? Minus for a write-down.");
     else return change;
     return null;
   }

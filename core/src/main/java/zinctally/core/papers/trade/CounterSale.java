@@ -68,11 +68,6 @@ public record CounterSale(
   }
 
   @Override
-  public List<Item> items() {
-    return sale.items();
-  }
-
-  @Override
   public long total() {
     return sale.total();
   }

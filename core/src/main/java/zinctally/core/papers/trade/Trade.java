@@ -64,11 +64,6 @@ public record Trade(
   }
 
   @Override
-  public List<Item> items() {
-    return lines.stream().map(TradeLine::item).filter(i -> i != null).toList();
-  }
-
-  @Override
   public long total() {
     return Math.addExact(net(), tax());
   }

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
-import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
@@ -53,16 +52,13 @@ public final class TradeReader {
     try {
       return sound();
     } catch (ArithmeticException tooLarge) {
-      in.fault(Fault.whole("The amounts are too large to add up."));
+      in.tooLarge();
       return null;
     }
   }
 
   private Trade sound() {
-    int terms = who == null ? 0 : who.termsDays();
-    LocalDate due = date == null ? null : in.day("due", date.plusDays(terms));
-    if (due != null && date != null && due.isBefore(date))
-      in.fault("due", "Due on " + due + ", which is before the paper's date " + date + ".");
+    LocalDate due = in.due(date, who);
     String number = in.text(buying ? "their_number" : "reference");
     if (buying) in.askSameNumber(who, number);
     List<Typed> typed = new ArrayList<>();
@@ -107,11 +103,11 @@ public final class TradeReader {
     Units.Typed quantity =
         one ? units.read("1").orElseThrow() : row.above(units, "; what comes back is a return.");
     BigDecimal price = row.price(true);
-    String unit = quantity == null ? units.base().sign() : quantity.unit().sign();
-    row.facts(
-        item == null
-            ? new Reading.RowFacts(account.get(), unit)
-            : new Reading.RowFacts(item.id(), item.name(), unit, null));
+    if (item != null) row.facts(item, quantity, null);
+    else
+      row.facts(
+          new Reading.RowFacts(
+              account.get(), (quantity == null ? units.baseShown() : quantity.unit()).sign()));
     RowReader.Discounted off =
         quantity == null || price == null ? null : row.discounted(quantity, price);
     TaxRate rate = row.rate();
