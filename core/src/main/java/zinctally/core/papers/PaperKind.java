@@ -1,6 +1,7 @@
 package zinctally.core.papers;
 
 import static zinctally.core.papers.PaperKind.Trait.ASKS_OF_PARTY;
+import static zinctally.core.papers.PaperKind.Trait.BILLS;
 import static zinctally.core.papers.PaperKind.Trait.BRINGS_IN;
 import static zinctally.core.papers.PaperKind.Trait.CHANGES_ITEMS;
 import static zinctally.core.papers.PaperKind.Trait.HANDED;
@@ -26,7 +27,7 @@ public enum PaperKind {
   OPENING_PARTIES("Opening bills and invoices", "OP", "prove"),
   PURCHASE_ORDER("Purchase order", "PO", "buy", ORDERS, PRICED, HANDED, REPEATS),
   RECEIPT("Receipt", "R", "buy", MOVES_GOODS, VALUED, BRINGS_IN),
-  BILL("Supplier bill", "B", "buy", MOVES_GOODS, PRICED, REPEATS, BRINGS_IN, ASKS_OF_PARTY),
+  BILL("Supplier bill", "B", "buy", MOVES_GOODS, BILLS, PRICED, REPEATS, BRINGS_IN, ASKS_OF_PARTY),
   CHARGE("Charges on goods", "CH", "buy", VALUED, ASKS_OF_PARTY),
   SUPPLIER_RETURN("Return to supplier", "RS", "buy", MOVES_GOODS, VALUED),
   SUPPLIER_CREDIT("Supplier's credit note", "SC", "buy", VALUED, ASKS_OF_PARTY),
@@ -66,6 +67,8 @@ public enum PaperKind {
     SENDS,
     /** It asks a customer for money, and takes goods along. */
     SELLS,
+    /** A supplier asks money with it, and brings goods along. */
+    BILLS,
     /** It is an order: it binds, and moves and books nothing. */
     ORDERS,
     /** Money changes hands with it alone. */
@@ -117,6 +120,11 @@ public enum PaperKind {
       case "sell" -> Optional.of(Party.Kind.CUSTOMER);
       default -> Optional.empty();
     };
+  }
+
+  /** Whether it is from or for somebody of this side. */
+  public boolean isWith(Party.Kind side) {
+    return side().filter(s -> s == side).isPresent();
   }
 
   /** Its word in addresses: {@code supplier-payment}. */

@@ -9,13 +9,16 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.papers.Catalogue;
+import zinctally.store.Audit;
 
 /** Suppliers: what is known of each, what is owed to them. */
 @Repository
 public class SupplierStore {
   private final JdbcClient sql;
+  private final Audit audit;
 
-  SupplierStore(JdbcClient sql) {
+  SupplierStore(JdbcClient sql, Audit audit) {
+    this.audit = audit;
     this.sql = sql;
   }
 
@@ -123,11 +126,7 @@ public class SupplierStore {
               card.active(),
               id)
           .update();
-      sql.sql(
-              "insert into audit (at, login, subject, subject_id, what, after_text)"
-                  + " values (now(3), ?, 'supplier', ?, ?, ?)")
-          .params(login, id, card.id() == 0 ? "made" : "changed", card.toString())
-          .update();
+      audit.write(login, "supplier", id, card.id() == 0 ? "made" : "changed", card.toString());
       return Optional.of(id);
     } catch (DuplicateKeyException taken) {
       return Optional.empty();

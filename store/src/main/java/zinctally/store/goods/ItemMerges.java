@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.number.Quantity;
+import zinctally.store.Audit;
 
 /**
  * Makes one of two items that are one. Each keeps its history: costs of two pools cannot be put
@@ -14,8 +15,10 @@ import zinctally.core.number.Quantity;
 @Repository
 public class ItemMerges {
   private final JdbcClient sql;
+  private final Audit audit;
 
-  ItemMerges(JdbcClient sql) {
+  ItemMerges(JdbcClient sql, Audit audit) {
+    this.audit = audit;
     this.sql = sql;
   }
 
@@ -99,10 +102,6 @@ public class ItemMerges {
     sql.sql("update item set merged_into = ?, active = false where id = ?")
         .params(into.id(), from.id())
         .update();
-    sql.sql(
-            "insert into audit (at, login, subject, subject_id, what, before_text, after_text)"
-                + " values (now(3), ?, 'item', ?, 'merged', ?, ?)")
-        .params(login, from.id(), from.code(), into.id() + " " + into.code())
-        .update();
+    audit.write(login, "item", from.id(), "merged", from.code(), into.id() + " " + into.code());
   }
 }

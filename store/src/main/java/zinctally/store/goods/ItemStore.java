@@ -16,6 +16,7 @@ import zinctally.core.goods.ItemKind;
 import zinctally.core.goods.Tracking;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
+import zinctally.store.Audit;
 import zinctally.store.find.Like;
 import zinctally.store.listing.Listings;
 import zinctally.store.sql.Prices;
@@ -26,9 +27,11 @@ import zinctally.store.sql.Waiting;
 @Repository
 public class ItemStore {
   private final JdbcClient sql;
+  private final Audit audit;
   private final GroupStore groups;
 
-  ItemStore(JdbcClient sql, GroupStore groups) {
+  ItemStore(JdbcClient sql, GroupStore groups, Audit audit) {
+    this.audit = audit;
     this.sql = sql;
     this.groups = groups;
   }
@@ -221,11 +224,7 @@ public class ItemStore {
             .params(id, along.price(), along.list())
             .update();
     }
-    sql.sql(
-            "insert into audit (at, login, subject, subject_id, what, after_text)"
-                + " values (now(3), ?, 'item', ?, ?, ?)")
-        .params(login, id, card.id() == 0 ? "made" : "changed", card.toString())
-        .update();
+    audit.write(login, "item", id, card.id() == 0 ? "made" : "changed", card.toString());
     return id;
   }
 

@@ -6,6 +6,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.trade.CounterSale;
+import zinctally.store.Audit;
 
 /**
  * Makes one of two suppliers or customers that are one. Papers, what is open and what is awaited
@@ -15,8 +16,10 @@ import zinctally.core.papers.trade.CounterSale;
 @Repository
 public class MergeStore {
   private final JdbcClient sql;
+  private final Audit audit;
 
-  MergeStore(JdbcClient sql) {
+  MergeStore(JdbcClient sql, Audit audit) {
+    this.audit = audit;
     this.sql = sql;
   }
 
@@ -111,11 +114,13 @@ public class MergeStore {
     sql.sql("update party set merged_into = ?, active = false where id = ?")
         .params(into.id(), from.id())
         .update();
-    sql.sql(
-            "insert into audit (at, login, subject, subject_id, what, before_text, after_text)"
-                + " values (now(3), ?, ?, ?, 'merged', ?, ?)")
-        .params(login, from.kind().field(), from.id(), from.name(), into.id() + " " + into.name())
-        .update();
+    audit.write(
+        login,
+        from.kind().field(),
+        from.id(),
+        "merged",
+        from.name(),
+        into.id() + " " + into.name());
   }
 
   /** Of one item the price asked last counts, whichever of the two asked it; codes are kept. */

@@ -3,7 +3,6 @@ package zinctally.store.posting;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Fault;
@@ -33,7 +32,7 @@ class Orders implements Follower {
   @Override
   public void posted(Posted what) {
     Order order = (Order) what.paper();
-    boolean ours = order.kind().side().equals(Optional.of(Party.Kind.SUPPLIER));
+    boolean ours = order.kind().isWith(Party.Kind.SUPPLIER);
     boolean approved = !ours || mayApprove(what.login());
     sql.sql(
             """

@@ -59,15 +59,6 @@ class PaperRows {
     sql.sql("update paper set state = 'VOID', stock_value = 0 where id = ?").param(id).update();
   }
 
-  /** Writes one line into the audit trail. */
-  void audit(LocalDateTime at, String login, long paper, String what, String after) {
-    sql.sql(
-            "insert into audit (at, login, subject, subject_id, what, after_text)"
-                + " values (?, ?, 'paper', ?, ?, ?)")
-        .params(at, login, paper, what, after)
-        .update();
-  }
-
   /** Numbers run by kind and year without gaps: the row stays locked until the posting ends. */
   String number(Paper paper) {
     int year = paper.date().getYear();

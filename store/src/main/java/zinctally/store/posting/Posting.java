@@ -31,6 +31,7 @@ import zinctally.core.papers.opening.Sheet;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.trade.Trade;
 import zinctally.core.proof.Proof;
+import zinctally.store.Audit;
 import zinctally.store.Refused;
 import zinctally.store.Retrying;
 import zinctally.store.book.BookCatalogue;
@@ -61,6 +62,7 @@ public class Posting {
   private final Orders orders;
   private final Tills tills;
   private final Progress progress;
+  private final Audit audit;
   private final PaperText texts;
   private final JdbcClient sql;
   private final Holding holding;
@@ -83,6 +85,7 @@ public class Posting {
       Orders orders,
       Tills tills,
       Progress progress,
+      Audit audit,
       PaperText texts,
       JdbcClient sql,
       Holding holding,
@@ -103,6 +106,7 @@ public class Posting {
     this.orders = orders;
     this.tills = tills;
     this.progress = progress;
+    this.audit = audit;
     this.texts = texts;
     this.sql = sql;
     this.holding = holding;
@@ -406,7 +410,7 @@ public class Posting {
     following(paper.kind()).forEach(f -> f.posted(posted));
     drafts.posted(id, paperId);
     more.accept(paperId);
-    rows.audit(now, login, paperId, what + " " + number, "version " + version);
+    audit.write(login, "paper", paperId, what + " " + number, "version " + version);
     reached.accept(100);
     return paperId;
   }
@@ -469,7 +473,7 @@ public class Posting {
     rows.setVoid(id);
     following(head.kind()).forEach(f -> f.voided(id));
     String what = "voided " + head.number();
-    rows.audit(now, login, id, what, "on " + on + (why.isBlank() ? "" : ": " + why));
+    audit.write(login, "paper", id, what, "on " + on + (why.isBlank() ? "" : ": " + why));
     return id;
   }
 
@@ -484,8 +488,7 @@ public class Posting {
           PaperRows.Posted head = rows.head(order, true).orElseThrow();
           holding.ofPosted(order, items, catalogues.held(0, false));
           orders.end(head, LocalDate.now(clock), LocalDateTime.now(clock), login);
-          rows.audit(
-              LocalDateTime.now(clock), login, order, "cancelled the rest of " + head.number(), "");
+          audit.write(login, "paper", order, "cancelled the rest of " + head.number(), "");
           return order;
         });
   }
@@ -500,7 +503,7 @@ public class Posting {
         items -> {
           PaperRows.Posted head = rows.head(order, true).orElseThrow();
           orders.approve(head, LocalDateTime.now(clock), login);
-          rows.audit(LocalDateTime.now(clock), login, order, "approved " + head.number(), "");
+          audit.write(login, "paper", order, "approved " + head.number(), "");
           return order;
         });
   }

@@ -18,7 +18,7 @@ class SupplierItems implements Follower {
   /** Papers by which a supplier asks a price. */
   @Override
   public boolean follows(PaperKind kind) {
-    return kind.is(Trait.BRINGS_IN) && kind.is(Trait.PRICED);
+    return kind.is(Trait.BILLS);
   }
 
   @Override

@@ -10,6 +10,7 @@ import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import zinctally.store.Audit;
 import zinctally.store.book.Book;
 import zinctally.store.book.BookStore;
 
@@ -26,11 +27,13 @@ public class PeriodStore {
           "SENT_NOT_INVOICED", "/prove/sent",
           "BILLED_AHEAD", "/prove/ahead");
   private final JdbcClient sql;
+  private final Audit audit;
   private final BookStore books;
   private final TieOutStore tieOut;
   private final Clock clock;
 
-  PeriodStore(JdbcClient sql, BookStore books, TieOutStore tieOut, Clock clock) {
+  PeriodStore(JdbcClient sql, BookStore books, TieOutStore tieOut, Clock clock, Audit audit) {
+    this.audit = audit;
     this.sql = sql;
     this.books = books;
     this.tieOut = tieOut;
@@ -239,10 +242,6 @@ public class PeriodStore {
   }
 
   private void audit(String login, String what, String why) {
-    sql.sql(
-            "insert into audit (at, login, subject, subject_id, what, after_text)"
-                + " values (?, ?, 'period', 0, ?, ?)")
-        .params(LocalDateTime.now(clock), login, what, why)
-        .update();
+    audit.write(login, "period", 0, what, why);
   }
 }

@@ -9,14 +9,17 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import zinctally.store.Audit;
 import zinctally.store.find.Like;
 
 /** Customers: what is known of each, and on what terms they buy. */
 @Repository
 public class CustomerStore {
   private final JdbcClient sql;
+  private final Audit audit;
 
-  CustomerStore(JdbcClient sql) {
+  CustomerStore(JdbcClient sql, Audit audit) {
+    this.audit = audit;
     this.sql = sql;
   }
 
@@ -147,11 +150,7 @@ public class CustomerStore {
                   card.active(),
                   id))
           .update();
-      sql.sql(
-              "insert into audit (at, login, subject, subject_id, what, after_text)"
-                  + " values (now(3), ?, 'customer', ?, ?, ?)")
-          .params(login, id, card.id() == 0 ? "made" : "changed", card.toString())
-          .update();
+      audit.write(login, "customer", id, card.id() == 0 ? "made" : "changed", card.toString());
       return Optional.of(id);
     } catch (DuplicateKeyException taken) {
       return Optional.empty();

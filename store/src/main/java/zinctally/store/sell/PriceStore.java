@@ -12,6 +12,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import zinctally.store.Audit;
 import zinctally.store.sql.UnitColumns;
 
 /**
@@ -21,9 +22,11 @@ import zinctally.store.sql.UnitColumns;
 @Repository
 public class PriceStore {
   private final JdbcClient sql;
+  private final Audit audit;
   private final JdbcTemplate jdbc;
 
-  PriceStore(JdbcClient sql, JdbcTemplate jdbc) {
+  PriceStore(JdbcClient sql, JdbcTemplate jdbc, Audit audit) {
+    this.audit = audit;
     this.sql = sql;
     this.jdbc = jdbc;
   }
@@ -149,11 +152,7 @@ public class PriceStore {
                   + " values (?, ?, ?, ?, ?) on duplicate key update price = values(price)")
           .params(item, list, each, day, atLeast)
           .update();
-    sql.sql(
-            "insert into audit (at, login, subject, subject_id, what, after_text)"
-                + " values (now(3), ?, 'item', ?, 'price', ?)")
-        .params(login, item, list + " from " + day + ", " + atLeast + ": " + each)
-        .update();
+    audit.write(login, "item", item, "price", list + " from " + day + ", " + atLeast + ": " + each);
   }
 
   /** Makes a price list; does nothing when there is one of that name. */
@@ -226,10 +225,6 @@ public class PriceStore {
         "insert into item_price (item_id, list_id, price, from_date) values (?, ?, ?, ?)"
             + " on duplicate key update price = values(price)",
         rows);
-    sql.sql(
-            "insert into audit (at, login, subject, subject_id, what, after_text)"
-                + " values (now(3), ?, 'price list', ?, 'prices', ?)")
-        .params(login, list, prices.size() + " from " + from)
-        .update();
+    audit.write(login, "price list", list, "prices", prices.size() + " from " + from);
   }
 }

@@ -7,13 +7,16 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import zinctally.store.Audit;
 
 /** How papers look that are handed over. */
 @Repository
 public class LookStore {
   private final JdbcClient sql;
+  private final Audit audit;
 
-  LookStore(JdbcClient sql) {
+  LookStore(JdbcClient sql, Audit audit) {
+    this.audit = audit;
     this.sql = sql;
   }
 
@@ -73,11 +76,7 @@ public class LookStore {
                             + " on duplicate key update words = values(words)")
                     .params(kind, words)
                     .update());
-    sql.sql(
-            "insert into audit (at, login, subject, subject_id, what, after_text)"
-                + " values (now(3), ?, 'papers', 1, 'look', ?)")
-        .params(login, look.toString())
-        .update();
+    audit.write(login, "papers", 1, "look", look.toString());
   }
 
   /** Keeps a logo; empty takes it away. */

@@ -110,8 +110,7 @@ public class DraftController {
     PaperKind kind = saved.draft().kind();
     if (kind == PaperKind.OPENING_STOCK) return "redirect:/opening/stock/" + id;
     model.addAttribute("mayPost", May.write(who, saved));
-    model.addAttribute(
-        "mayShare", May.setUp(who) && kind.side().equals(Optional.of(Party.Kind.CUSTOMER)));
+    model.addAttribute("mayShare", May.setUp(who) && kind.isWith(Party.Kind.CUSTOMER));
     model.addAttribute("window", Windows.of(request));
     model.addAttribute("saved", saved);
     model.addAttribute("form", PaperForm.of(kind));

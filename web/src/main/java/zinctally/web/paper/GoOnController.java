@@ -119,8 +119,7 @@ class GoOnController {
     kind.side().ifPresent(side -> fields.put(side.field(), paper.partyName()));
     if (paper.place() != null) fields.put("place", paper.place());
     fields.put("goods", goods);
-    if (kind.side().equals(Optional.of(Party.Kind.CUSTOMER)))
-      fields.put("reference", paper.reference());
+    if (kind.isWith(Party.Kind.CUSTOMER)) fields.put("reference", paper.reference());
     if (kind == PaperKind.COUNTER_SALE && !exchange(paper, fields, who.getName())) {
       after.addFlashAttribute("wrong", "Your till is not open; open it at the counter first.");
       return "redirect:/papers/" + id;

@@ -59,9 +59,7 @@ class OpenBeside {
 
   /** The account a supplier's bills usually go to, while nothing else is typed. */
   Optional<Account> usualAccount(Draft draft, BookCatalogue book) {
-    if (!draft.kind().is(Trait.PRICED)
-        || !draft.kind().is(Trait.BRINGS_IN)
-        || !draft.typedRows().isEmpty()) return Optional.empty();
+    if (!draft.kind().is(Trait.BILLS) || !draft.typedRows().isEmpty()) return Optional.empty();
     return party(draft, book)
         .flatMap(p -> suppliers.card(p.id()))
         .filter(c -> c.account() != 0)
@@ -71,7 +69,7 @@ class OpenBeside {
   /** Bills or invoices that a payment can settle, and credit. */
   List<OpenShown> items(Draft draft, BookCatalogue book) {
     if (!draft.kind().is(Trait.PAYS)) return List.of();
-    boolean paying = draft.kind().side().equals(Optional.of(Party.Kind.SUPPLIER));
+    boolean paying = draft.kind().isWith(Party.Kind.SUPPLIER);
     return party(draft, book).stream()
         .flatMap(p -> book.openItems(p.id()).stream())
         .map(

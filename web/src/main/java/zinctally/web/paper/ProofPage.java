@@ -115,9 +115,7 @@ class ProofPage {
     before.ifPresent(b -> model.addAttribute("changes", TextChange.between(b, draft)));
     proof.reading().paper().ifPresent(paper -> model.addAttribute("totals", totals(paper)));
     model.addAttribute("toPay", proof.reading().toPay());
-    if (draft.kind().is(PaperKind.Trait.PRICED)
-        && draft.kind().is(PaperKind.Trait.BRINGS_IN)
-        && saved.amends() == 0)
+    if (draft.kind().is(PaperKind.Trait.BILLS) && saved.amends() == 0)
       proof.work().ifPresent(w -> model.addAttribute("effects", effects(w)));
     work(proof, book, model);
     return model;

@@ -204,11 +204,7 @@ class RowsBeside {
   }
 
   private static boolean selling(Draft draft) {
-    return draft.kind().is(Trait.PRICED) && !buying(draft.kind());
-  }
-
-  private static boolean buying(PaperKind kind) {
-    return kind.side().equals(Optional.of(Party.Kind.SUPPLIER));
+    return draft.kind().is(Trait.PRICED) && draft.kind().isWith(Party.Kind.CUSTOMER);
   }
 
   /** What lines usually bear: a place's rate is for what is sold there. */
@@ -336,7 +332,7 @@ class RowsBeside {
 
   /** What the supplier asked last, else the latest cost, for the unit shown. */
   private String cost(PaperKind kind, Item item, String unit, Asked asked) {
-    if (!kind.is(Trait.PRICED) || !buying(kind)) return "";
+    if (!kind.is(Trait.PRICED) || !kind.isWith(Party.Kind.SUPPLIER)) return "";
     return Optional.ofNullable(asked.last.get(item.id()))
         .or(() -> asked.book.latestCost(item.id()))
         .map(c -> say.each(c.value(), c.micros(), size(item, unit).micros()))

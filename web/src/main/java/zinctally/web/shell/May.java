@@ -37,8 +37,7 @@ public final class May {
   /** The counter writes all papers of selling; a reader writes nothing. */
   public static boolean write(Principal principal, PaperKind kind) {
     return setUp(principal)
-        || role(principal) == Person.Role.COUNTER
-            && kind.side().filter(side -> side == Party.Kind.CUSTOMER).isPresent();
+        || role(principal) == Person.Role.COUNTER && kind.isWith(Party.Kind.CUSTOMER);
   }
 
   /** Whether a person may write in a draft: at the counter in one's own, a sale's, or a shared. */
