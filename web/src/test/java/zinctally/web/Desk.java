@@ -44,21 +44,25 @@ final class Desk implements AutoCloseable {
                 "--spring.datasource.password=" + System.getenv("ZINC_DB_PASSWORD"));
     address = "http://127.0.0.1:" + application.getEnvironment().getProperty("local.server.port");
     playwright = Playwright.create();
-    browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-quic",
-                            "--no-first-run",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync")));
+    browser = browser(playwright);
+  }
+
+  /** Debian's Chromium, which looks for nothing outside. */
+  static Browser browser(Playwright playwright) {
+    return playwright
+        .chromium()
+        .launch(
+            new BrowserType.LaunchOptions()
+                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                .setArgs(
+                    List.of(
+                        "--no-sandbox",
+                        "--disable-gpu",
+                        "--disable-quic",
+                        "--no-first-run",
+                        "--disable-background-networking",
+                        "--disable-component-update",
+                        "--disable-sync")));
   }
 
   <T> T get(Class<T> type) {

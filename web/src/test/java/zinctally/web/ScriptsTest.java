@@ -3,14 +3,12 @@ package zinctally.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.Route;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
@@ -31,13 +29,7 @@ class ScriptsTest {
   @BeforeAll
   static void open() {
     playwright = Playwright.create();
-    browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(List.of("--no-sandbox", "--disable-gpu")));
+    browser = Desk.browser(playwright);
   }
 
   @AfterAll

@@ -64,7 +64,16 @@ public class MergeStore {
    * @param owed signed minor units of them, above zero when owed to us
    * @param awaited lines of papers that wait for something
    */
-  public record Has(long papers, long open, long owed, long awaited) {}
+  public record Has(long papers, long open, long owed, long awaited) {
+    /** What both have together. */
+    public Has and(Has other) {
+      return new Has(
+          papers + other.papers,
+          open + other.open,
+          Math.addExact(owed, other.owed),
+          awaited + other.awaited);
+    }
+  }
 
   public Has has(long id) {
     return sql.sql(

@@ -64,8 +64,11 @@ class MergeController {
     model.addAttribute("refusal", refusal.orElse(null));
     if (refusal.isPresent()) return "parties/merge";
     model.addAttribute("into", other.get());
-    model.addAttribute("has", parties.has(from.id()));
-    model.addAttribute("other", parties.has(other.get().id()));
+    MergeStore.Has has = parties.has(from.id());
+    MergeStore.Has others = parties.has(other.get().id());
+    model.addAttribute("has", has);
+    model.addAttribute("other", others);
+    model.addAttribute("both", has.and(others));
     model.addAttribute("now", balances.now());
     return "parties/merge";
   }

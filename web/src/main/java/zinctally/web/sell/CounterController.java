@@ -102,10 +102,9 @@ class CounterController {
   }
 
   private static String noCash(String typed, String like) {
-    return (typed.isBlank() ? "How much cash? W" : "\"" + typed + "\" is no amount of cash; w")
-        + "rite it like "
-        + like
-        + ".";
+    return typed.isBlank()
+        ? "How much cash? Write it like " + like + "."
+        : "\"" + typed + "\" is no amount of cash; write it like " + like + ".";
   }
 
   @PostMapping("/counter/open")

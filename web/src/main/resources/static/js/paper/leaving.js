@@ -21,12 +21,12 @@ addEventListener("pagehide", () => {
 });
 export const goOn = (left) => {
   const now = here();
-  let changed = false;
-  if (!left || left.at !== now.at) return changed;
+  if (!left || left.at !== now.at) return false;
   sessionStorage.removeItem("left");
-  if (left.revision < now.revision && left.window !== paper.dataset.savedIn) return changed;
+  if (left.revision < now.revision && left.window !== paper.dataset.savedIn) return false;
   $("[name=_window]", paper).value = left.window;
-  if (left.from !== now.from) return changed;
+  if (left.from !== now.from) return false;
+  let changed = false;
   for (const [name, value] of left.cells) {
     const row = /^rows\.(\d+)\./.exec(name);
     while (row && Number(table.tBodies[0].lastElementChild.dataset.row) < Number(row[1])) addRow();
