@@ -32,6 +32,7 @@ class Doors {
                         "/health",
                         "/css/**",
                         "/js/**",
+                        "/*/js/**",
                         "/fonts/**",
                         "/webjars/**",
                         "/favicon.ico",
