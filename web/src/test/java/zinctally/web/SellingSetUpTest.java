@@ -71,7 +71,7 @@ class SellingSetUpTest extends OwnBookTest {
     receive("MANY", "2026-02-01", "2", "4.00");
     page.navigate(desk.address + "/sell/prices/many");
     for (var cell :
-        Map.of("percent", "60", "step", "0.50", "under", "0.01", "from", "2027-01-01").entrySet())
+        Map.of("percent", "60", "step", "0.50", "under", "0.01", "from", "1.1.2027").entrySet())
       page.fill("#" + cell.getKey(), cell.getValue());
     page.selectOption("#basis", "cost");
     page.focus("#percent");

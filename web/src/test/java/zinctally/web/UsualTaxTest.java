@@ -62,7 +62,7 @@ class UsualTaxTest extends OwnBookTest {
       page.fill("[data-cell='rows." + row + ".price']", cells[row][1]);
     }
     post("560.60");
-    page.navigate(desk.address + "/prove/tax?from=2026-05-01&to=2026-05-31");
+    page.navigate(desk.address + "/prove/tax?from=1.5.2026&to=31/5/2026");
     assertThat(page.textContent("main")).contains("12.00").contains("40.00").contains("500.00");
     var tied = desk.get(TaxStore.class).tieOut(LocalDate.of(2026, 5, 1), LocalDate.of(2026, 5, 31));
     assertThat(tied.purchases()).isEqualTo(860);

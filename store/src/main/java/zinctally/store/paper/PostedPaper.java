@@ -5,7 +5,9 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import zinctally.core.papers.PaperKind;
 
@@ -59,6 +61,27 @@ public record PostedPaper(
       String returnReason,
       String place,
       String numbers) {}
+
+  /**
+   * What a rate of tax bears on.
+   *
+   * @param net minor units without tax
+   * @param tax minor units
+   */
+  public record Taxed(BigDecimal percent, long net, long tax) {}
+
+  /** Its tax by rate, lowest first; empty where no line bears any. */
+  public List<Taxed> taxes() {
+    Map<BigDecimal, Taxed> sums = new TreeMap<>();
+    for (Line line : lines)
+      if (line.taxPercent != null)
+        sums.merge(
+            line.taxPercent.stripTrailingZeros(),
+            new Taxed(line.taxPercent.stripTrailingZeros(), line.net, line.tax),
+            (a, b) ->
+                new Taxed(a.percent, Math.addExact(a.net, b.net), Math.addExact(a.tax, b.tax)));
+    return List.copyOf(sums.values());
+  }
 
   /**
    * A quantity as other programs read it.

@@ -12,7 +12,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import zinctally.core.number.Coin;
@@ -217,20 +216,18 @@ public class PaperPdf {
 
   /** Tax by rate: what it is on, and how much; empty where no line bears any. */
   private List<TaxSum> taxes(PostedPaper paper, Map<String, String> w) {
-    Map<String, long[]> sums = new TreeMap<>();
-    for (PostedPaper.Line line : paper.lines())
-      if (line.taxCode() != null && !line.taxCode().isEmpty()) {
-        String rate = w.get("tax") + " " + say.percent(line.taxPercent().stripTrailingZeros());
-        long[] sum = sums.computeIfAbsent(rate, r -> new long[2]);
-        sum[0] += line.net();
-        sum[1] += line.tax();
-      }
-    return sums.entrySet().stream()
+    return paper.taxes().stream()
         .map(
-            s ->
+            t ->
                 new TaxSum(
-                    s.getKey() + " " + w.get("on") + " " + say.money(s.getValue()[0]),
-                    say.money(s.getValue()[1])))
+                    w.get("tax")
+                        + " "
+                        + say.percent(t.percent())
+                        + " "
+                        + w.get("on")
+                        + " "
+                        + say.money(t.net()),
+                    say.money(t.tax())))
         .toList();
   }
 

@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -24,6 +23,7 @@ import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.read.Days;
 import zinctally.core.units.Units;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.buy.SupplierStore;
@@ -182,11 +182,8 @@ class RowsBeside {
   }
 
   private LocalDate day(Draft draft) {
-    try {
-      return LocalDate.parse(draft.field("date"));
-    } catch (DateTimeParseException notYet) {
-      return LocalDate.now(clock);
-    }
+    LocalDate today = LocalDate.now(clock);
+    return Days.read(draft.field("date"), today, today).orElse(today);
   }
 
   private RowShown shown(int row, Reading.RowFacts facts, Asked asked) {

@@ -1,10 +1,10 @@
 package zinctally.web.people;
 
 import java.time.Clock;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import zinctally.core.number.Coin;
+import zinctally.core.papers.read.Days;
 import zinctally.store.book.BookStore;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
@@ -80,18 +81,15 @@ class SignInController {
     } catch (IllegalArgumentException unknown) {
       faults.put("currency", "Three letters of ISO 4217, such as EUR, GBP or JPY.");
     }
-    LocalDate cutOver = null;
-    try {
-      cutOver = LocalDate.parse(first.cutOver());
-    } catch (DateTimeException notADate) {
-      faults.put("cutOver", "A date such as 2026-01-01.");
-    }
+    LocalDate today = LocalDate.now(clock);
+    Optional<LocalDate> cutOver = Days.read(first.cutOver(), today, today);
+    if (cutOver.isEmpty()) faults.put("cutOver", "A date such as 2026-01-01.");
     if (!faults.isEmpty()) {
       model.addAttribute("first", first);
       model.addAttribute("faults", faults);
       return "people/first";
     }
-    if (!books.begin(first.book().strip(), coin, cutOver, () -> owner(first)))
+    if (!books.begin(first.book().strip(), coin, cutOver.get(), () -> owner(first)))
       return "redirect:/sign-in";
     checks.soon("start");
     return "redirect:/sign-in?made";

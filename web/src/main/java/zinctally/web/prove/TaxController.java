@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.store.listing.TaxListings;
 import zinctally.store.sell.TaxStore;
 import zinctally.web.listing.AreaPage;
-import zinctally.web.shell.Days;
+import zinctally.web.shell.DaySpan;
 
 /** Tax by period and rate, tied out to the tax accounts, with the papers behind it. */
 @Controller
@@ -27,10 +27,10 @@ class TaxController {
     this.clock = clock;
   }
 
-  private Days days(String from, String to, Model model) {
+  private DaySpan days(String from, String to, Model model) {
     LocalDate today = LocalDate.now(clock);
     LocalDate quarter = today.withDayOfMonth(1).minusMonths((today.getMonthValue() - 1) % 3);
-    Days days = Days.read(from, to, quarter, today, model);
+    DaySpan days = DaySpan.read(from, to, quarter, today, model);
     model.addAttribute("days", days);
     return days;
   }
@@ -42,7 +42,7 @@ class TaxController {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    Days days = days(from, to, model);
+    DaySpan days = days(from, to, model);
     model.addAttribute("tie", taxes.tieOut(days.from(), days.to()));
     model.addAttribute(
         "more",
@@ -65,7 +65,7 @@ class TaxController {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    Days days = days(from, to, model);
+    DaySpan days = days(from, to, model);
     return page.show(
         ProveController.TABS, TaxListings.papers(days.from(), days.to()), model, request, response);
   }

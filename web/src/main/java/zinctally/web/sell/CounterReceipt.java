@@ -1,7 +1,5 @@
 package zinctally.web.sell;
 
-import java.util.Map;
-import java.util.TreeMap;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Draft;
 import zinctally.store.book.BookStore;
@@ -52,11 +50,12 @@ class CounterReceipt {
     }
     text.append("-".repeat(WIDTH)).append('\n');
     text.append(pair("Total " + books.book().coin().code(), say.money(sale.total()))).append('\n');
-    taxes(sale)
-        .forEach(
-            (rate, sum) ->
-                text.append(pair("tax " + rate + " on " + say.money(sum[0]), say.money(sum[1])))
-                    .append('\n'));
+    for (PostedPaper.Taxed rate : sale.taxes())
+      text.append(
+              pair(
+                  "tax " + say.percent(rate.percent()) + " on " + say.money(rate.net()),
+                  say.money(rate.tax())))
+          .append('\n');
     for (PostedPaper.Booking paid : sale.payments())
       text.append(pair("paid in " + paid.memo(), say.money(paid.amount()))).append('\n');
     for (PostedPaper.Due due : sale.dues())
@@ -66,20 +65,6 @@ class CounterReceipt {
     if (!look.words("COUNTER_SALE").isBlank())
       text.append('\n').append(look.words("COUNTER_SALE")).append('\n');
     return text.toString();
-  }
-
-  /** Base and tax by rate. */
-  private Map<String, long[]> taxes(PostedPaper sale) {
-    Map<String, long[]> sums = new TreeMap<>();
-    for (PostedPaper.Line line : sale.lines())
-      if (line.taxPercent() != null) {
-        long[] sum =
-            sums.computeIfAbsent(
-                say.percent(line.taxPercent().stripTrailingZeros()), r -> new long[2]);
-        sum[0] += line.net();
-        sum[1] += line.tax();
-      }
-    return sums;
   }
 
   private static String pair(String left, String right) {

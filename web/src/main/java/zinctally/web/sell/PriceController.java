@@ -6,7 +6,6 @@ import java.math.BigDecimal;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,6 +21,7 @@ import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
+import zinctally.core.papers.read.Days;
 import zinctally.core.price.PriceChange;
 import zinctally.core.units.Units;
 import zinctally.store.book.BookStore;
@@ -115,19 +115,18 @@ class PriceController {
     Optional<BigDecimal> each = price.isBlank() ? Optional.empty() : Figures.read(price);
     if (!price.isBlank() && each.filter(e -> e.signum() >= 0 && e.scale() <= 6).isEmpty())
       return "\"" + price + "\" is not a price; write it like 12.50.";
-    try {
-      LocalDate day = from.isBlank() ? null : LocalDate.parse(from.strip());
-      prices.set(
-          found.get().id(),
-          list,
-          day,
-          many.map(m -> m.quantity().micros()).orElse(0L),
-          each.orElse(null),
-          login);
-      return null;
-    } catch (DateTimeParseException notADate) {
+    LocalDate today = LocalDate.now(clock);
+    Optional<LocalDate> day = from.isBlank() ? Optional.empty() : Days.read(from, today, today);
+    if (!from.isBlank() && day.isEmpty())
       return "\"" + from + "\" is not a date; write it as 2026-03-09.";
-    }
+    prices.set(
+        found.get().id(),
+        list,
+        day.orElse(null),
+        many.map(m -> m.quantity().micros()).orElse(0L),
+        each.orElse(null),
+        login);
+    return null;
   }
 
   @PostMapping("/sell/prices/list")
@@ -193,19 +192,19 @@ class PriceController {
     }
     PriceChange.Basis basis =
         "cost".equals(asked.get("basis")) ? PriceChange.Basis.COST : PriceChange.Basis.PRICE;
-    try {
-      return Optional.of(
-          new PriceChanges.Wanted(
-              number(asked, "list"),
-              number(asked, "group"),
-              LocalDate.parse(asked.getOrDefault("from", "").strip()),
-              new PriceChange(basis, percent.get(), step.get(), under.get())));
-    } catch (DateTimeParseException notADate) {
+    LocalDate today = LocalDate.now(clock);
+    String from = asked.getOrDefault("from", "").strip();
+    Optional<LocalDate> day = Days.read(from, today, today);
+    if (day.isEmpty())
       model.addAttribute(
-          "wrong",
-          "\"" + asked.get("from") + "\" is not a date; from when? Write it as 2026-03-09.");
-      return Optional.empty();
-    }
+          "wrong", "\"" + from + "\" is not a date; from when? Write it as 2026-03-09.");
+    return day.map(
+        d ->
+            new PriceChanges.Wanted(
+                number(asked, "list"),
+                number(asked, "group"),
+                d,
+                new PriceChange(basis, percent.get(), step.get(), under.get())));
   }
 
   private long number(Map<String, String> asked, String field) {

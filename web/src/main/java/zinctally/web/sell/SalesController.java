@@ -16,7 +16,7 @@ import zinctally.store.listing.SalesListings;
 import zinctally.store.sell.SalesStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.picture.LinePicture;
-import zinctally.web.shell.Days;
+import zinctally.web.shell.DaySpan;
 import zinctally.web.shell.NotThere;
 
 /** What was sold, at what cost and margin, summed one way or another. */
@@ -42,7 +42,7 @@ class SalesController {
       HttpServletRequest request,
       HttpServletResponse response) {
     LocalDate today = LocalDate.now(clock);
-    Days days = Days.read(from, to, today.withDayOfMonth(1), today, model);
+    DaySpan days = DaySpan.read(from, to, today.withDayOfMonth(1), today, model);
     model.addAttribute("days", days);
     model.addAttribute("months", List.of());
     return page.show(
@@ -66,7 +66,7 @@ class SalesController {
             ? SalesListings.By.ITEM
             : SalesListings.By.of(by).orElseThrow(() -> new NotThere("sales by " + by));
     LocalDate today = LocalDate.now(clock);
-    Days days = Days.read(from, to, today.withDayOfYear(1), today, model);
+    DaySpan days = DaySpan.read(from, to, today.withDayOfYear(1), today, model);
     List<SalesStore.Month> months = sales.months(days.to(), MONTHS);
     model.addAttribute("days", days);
     model.addAttribute("months", months);

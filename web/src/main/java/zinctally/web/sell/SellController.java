@@ -19,6 +19,11 @@ import zinctally.web.listing.AreaPage;
 /** Selling: invoices, payments, what is owed to us. */
 @Controller
 class SellController {
+  private static final List<AreaPage.Tab> OVER_THE_COUNTER =
+      List.of(
+          new AreaPage.Tab("Counter sales", "/sell/counter"),
+          new AreaPage.Tab("Card payments", "/sell/cards"));
+
   static final AreaPage.Tabs TABS =
       new AreaPage.Tabs(
           "sell",
@@ -48,11 +53,7 @@ class SellController {
     Listing invoices =
         Listings.papers(
             "Invoices", "No invoice yet. Press n, then i, to write the first.", PaperKind.INVOICE);
-    model.addAttribute(
-        "more",
-        List.of(
-            new AreaPage.Tab("Counter sales", "/sell/counter"),
-            new AreaPage.Tab("Card payments", "/sell/cards")));
+    model.addAttribute("more", OVER_THE_COUNTER);
     return page.show(TABS, invoices, model, request, response, PaperKind.INVOICE);
   }
 
@@ -67,11 +68,7 @@ class SellController {
 
   @GetMapping("/sell/tills")
   String tills(Model model, HttpServletRequest request, HttpServletResponse response) {
-    model.addAttribute(
-        "more",
-        List.of(
-            new AreaPage.Tab("Counter sales", "/sell/counter"),
-            new AreaPage.Tab("Card payments", "/sell/cards")));
+    model.addAttribute("more", OVER_THE_COUNTER);
     return page.show(TABS, SellListings.tills(), model, request, response);
   }
 

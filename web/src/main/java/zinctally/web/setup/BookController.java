@@ -1,8 +1,9 @@
 package zinctally.web.setup;
 
-import java.time.DateTimeException;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Form;
+import zinctally.core.papers.read.Days;
 import zinctally.store.book.Book;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.SetUp;
@@ -26,9 +28,16 @@ class BookController {
   private final OpeningStore opening;
   private final SetupStore tables;
   private final TaxStore taxes;
+  private final Clock clock;
 
   BookController(
-      SetUp setUp, BookStore books, OpeningStore opening, SetupStore tables, TaxStore taxes) {
+      SetUp setUp,
+      BookStore books,
+      OpeningStore opening,
+      SetupStore tables,
+      TaxStore taxes,
+      Clock clock) {
+    this.clock = clock;
     this.setUp = setUp;
     this.books = books;
     this.opening = opening;
@@ -98,9 +107,13 @@ class BookController {
     Book now = books.book();
     if (name.isBlank() || name.length() > 120)
       return Answer.wrong(after, "", "The book needs a name of at most 120 letters.");
+    LocalDate today = LocalDate.now(clock);
+    Optional<LocalDate> day = Days.read(cutOver, today, today);
+    if (day.isEmpty())
+      return Answer.wrong(after, "", "\"" + cutOver + "\" is not a date; write it as 2026-01-01.");
     try {
       Coin coin = Coin.of(currency);
-      LocalDate date = LocalDate.parse(cutOver);
+      LocalDate date = day.get();
       if (books.begun() && !coin.equals(now.coin()))
         return Answer.wrong(
             after, "", "The currency stays " + now.coin().code() + ": papers are posted in it.");
@@ -117,8 +130,6 @@ class BookController {
           after,
           "",
           "\"" + currency + "\" is no currency of ISO 4217; write three letters such as EUR.");
-    } catch (DateTimeException notADate) {
-      return Answer.wrong(after, "", "\"" + cutOver + "\" is not a date; write it as 2026-01-01.");
     }
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/setup";
