@@ -1,8 +1,9 @@
 package zinctally.bench;
 
 import java.time.LocalDate;
+import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
-import zinctally.store.listing.Listings;
+import zinctally.store.listing.ValuationListings;
 import zinctally.store.prove.TieOutStore;
 
 /** Valuation at a past date of a big book; its tables are filled by queries, not by postings. */
@@ -22,10 +23,10 @@ final class ValuationBench {
       for (int i = 0; i < 5; i++) {
         LocalDate at = date.plusDays(i);
         long start = System.nanoTime();
-        lists.page(Listings.valuation(at, false), ListingStore.Ask.ALL);
+        lists.page(ValuationListings.valuation(at, false), Ask.ALL);
         pages[i] = System.nanoTime() - start;
         start = System.nanoTime();
-        lists.page(Listings.valuation(at.plusDays(DAYS / 2 - 60), true), ListingStore.Ask.ALL);
+        lists.page(ValuationListings.valuation(at.plusDays(DAYS / 2 - 60), true), Ask.ALL);
         recent[i] = System.nanoTime() - start;
         start = System.nanoTime();
         book.get(TieOutStore.class).byAccount(at);

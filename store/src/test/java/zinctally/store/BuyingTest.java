@@ -14,8 +14,9 @@ import java.util.concurrent.Executors;
 import org.junit.jupiter.api.Test;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
+import zinctally.store.listing.OrderListings;
 import zinctally.store.posting.Posting;
 import zinctally.store.prove.PeriodStore;
 
@@ -434,8 +435,8 @@ class BuyingTest extends OneBookTest {
     List<String> rows = new ArrayList<>();
     book.get(ListingStore.class)
         .all(
-            BuyListings.toOrder(Coin.of("EUR")),
-            new ListingStore.Ask(code, "", ""),
+            OrderListings.toOrder(Coin.of("EUR")),
+            Ask.of(code),
             row ->
                 rows.add(
                     row.get("on_hand")

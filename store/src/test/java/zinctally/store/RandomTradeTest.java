@@ -14,8 +14,9 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
-import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
+import zinctally.store.listing.ProveListings;
 import zinctally.store.prove.TieOutStore;
 import zinctally.store.sell.TillStore;
 
@@ -113,8 +114,8 @@ class RandomTradeTest {
         long[] sum = {0};
         book.get(ListingStore.class)
             .all(
-                BuyListings.awaited(what, day),
-                ListingStore.Ask.ALL,
+                ProveListings.awaited(what, day),
+                Ask.ALL,
                 row -> sum[0] += ((Number) row.get("value")).longValue());
         assertThat(tieOut.controls(day))
             .anyMatch(

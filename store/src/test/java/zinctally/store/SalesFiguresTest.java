@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.listing.Ask;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.SalesListings;
@@ -79,7 +80,7 @@ class SalesFiguresTest extends OneBookTest {
     book.get(ListingStore.class)
         .all(
             listing,
-            ListingStore.Ask.ALL,
+            Ask.ALL,
             row -> {
               if (counted.test(row)) sum[0] += ((Number) row.get(column)).longValue();
             });

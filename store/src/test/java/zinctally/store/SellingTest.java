@@ -15,8 +15,9 @@ import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.Catalogues;
 import zinctally.store.goods.ItemStore;
-import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
+import zinctally.store.listing.OrderListings;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.sell.TillStore;
 
@@ -321,10 +322,7 @@ class SellingTest extends OneBookTest {
     book.sql().sql("update item set reorder_point = 3000000 where code = 'DENT'").update();
     List<Object> toOrder = new ArrayList<>();
     book.get(ListingStore.class)
-        .all(
-            BuyListings.toOrder(Coin.of("EUR")),
-            ListingStore.Ask.ALL,
-            row -> toOrder.add(row.get("code")));
+        .all(OrderListings.toOrder(Coin.of("EUR")), Ask.ALL, row -> toOrder.add(row.get("code")));
     assertThat(toOrder).contains("DENT");
   }
 

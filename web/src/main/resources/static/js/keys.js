@@ -1,6 +1,7 @@
 // Keys that work on every page.
 import {$} from "./dom.js";
 const typing = (e) => e.target.matches("input,select,textarea,[contenteditable]");
+const toFind = () => { const find = $("#find"); find && find.select(); };
 let afterN = false; // however slowly the letter after it comes
 document.addEventListener("keydown", (e) => {
   if ((e.ctrlKey || e.metaKey) && e.key === "Enter") {
@@ -8,12 +9,13 @@ document.addEventListener("keydown", (e) => {
     if (post) { e.preventDefault(); post.click(); }
     return;
   }
+  if ((e.ctrlKey || e.metaKey) && e.key === "/") { e.preventDefault(); toFind(); return; }
   if (e.ctrlKey || e.metaKey || e.altKey || $("dialog[open]")) return;
   if (typing(e)) {
     if (e.key === "Escape" && !e.defaultPrevented) e.target.blur();
     return;
   }
-  if (e.key === "/") { e.preventDefault(); const find = $("#find"); find && find.focus(); }
+  if (e.key === "/") { e.preventDefault(); toFind(); }
   else if (e.key === "?") $("#keys").showModal();
   else if (e.key === "n" && !afterN) afterN = true;
   else if (afterN) {

@@ -282,8 +282,10 @@ class ChangeByKeyboardTest {
     page.fill("#code", "MADE");
     page.fill("#name", "Smoker, copper");
     page.fill("#new_group", "Smokers");
+    page.press("summary:has-text('Selling')", "Enter");
     page.fill("#new_list", "Market");
     page.fill("#new_list_price", "34.50");
+    page.press("summary:has-text('kept and costed')", "Enter");
     page.fill("#reorder_point", "many");
     page.keyboard().press("Control+Enter");
     page.waitForCondition(() -> page.textContent("main").contains("nothing was kept"));
@@ -294,7 +296,6 @@ class ChangeByKeyboardTest {
     assertThat(page.textContent("main")).contains("Smokers");
     assertThat(page.textContent(".proof")).contains("Market").contains("34.50");
     page.navigate(desk.address + "/goods/new");
-    page.fill("#code", "MADE2");
     page.fill("#name", "Smoker, tin");
     page.fill("#new_group", "smokers");
     page.keyboard().press("Control+Enter");

@@ -326,11 +326,66 @@ class DemoBookTest {
         page.request().get(desk.address + "/goods?as=csv&filter=extractor&sort=code").text();
     assertThat(csv.lines().findFirst())
         .contains("Code,Name,Group,On hand,Worth,Sells at,Usual supplier,State");
-    assertThat(csv.lines().skip(1))
+    List<String> lines = csv.lines().skip(1).toList();
+    assertThat(lines.subList(0, lines.size() - 2))
         .hasSizeGreaterThan(2)
         .allMatch(l -> l.toLowerCase().contains("extractor"));
+    assertThat(lines.get(lines.size() - 2)).startsWith("In all " + (lines.size() - 2));
+    assertThat(lines.get(lines.size() - 1))
+        .contains("Only what holds \u201cextractor\u201d")
+        .contains("Wickmere Bee Yard");
     byte[] xlsx = page.request().get(desk.address + "/goods?as=xlsx&filter=extractor").body();
     assertThat(new String(xlsx, 0, 2)).isEqualTo("PK");
+  }
+
+  @Test
+  void a_list_narrowed_by_columns_says_what_that_comes_to_and_keeps_it_in_its_address() {
+    page.navigate(desk.address + "/sell");
+    page.press("[data-narrow]", "Enter");
+    page.fill("[name='in.party']", "fenwick, thornby");
+    page.waitForURL("**in.party=fenwick*");
+    page.fill("[name='in.date.from']", "2026-10");
+    page.waitForURL("**in.date.from=2026-10*");
+    page.fill("[name='in.total.from']", "plenty");
+    page.waitForSelector("text=\"plenty\" is not a figure, like 12.50.");
+    page.fill("[name='in.total.from']", "100");
+    page.waitForURL("**in.total.from=100*");
+    String shown = page.url();
+    String foot = page.textContent("tfoot");
+    page.reload();
+    assertThat(page.url()).isEqualTo(shown);
+    assertThat(page.textContent("tfoot")).isEqualTo(foot);
+    long[] all =
+        desk.sql()
+            .sql(
+                """
+                select count(*), sum(p.total) from paper p join party w on w.id = p.party_id
+                where p.kind = 'INVOICE' and (w.name like '%fenwick%' or w.name like '%thornby%')
+                  and p.date >= '2026-10-01' and p.total >= 10000
+                """)
+            .query((row, n) -> new long[] {row.getLong(1), row.getLong(2)})
+            .single();
+    assertThat(all[0]).isPositive();
+    assertThat(foot)
+        .contains("In all " + all[0])
+        .contains(zinctally.core.number.Coin.of("EUR").say(all[1]));
+    String csv = page.locator("#exports a").first().getAttribute("href");
+    assertThat(page.request().get(desk.address + csv).text().lines()).hasSize((int) all[0] + 3);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "refund,New customer return",
+    "statement,Trial balance",
+    "margin,Sales",
+    "close,Periods",
+    "freight,New charges on goods"
+  })
+  void find_knows_the_words_people_use(String word, String found) {
+    page.navigate(desk.address + "/");
+    page.press("body", "/");
+    page.keyboard().type(word);
+    page.waitForSelector("#found :text('" + found + "')");
   }
 
   @Test
@@ -374,6 +429,8 @@ class DemoBookTest {
   @Test
   void once_goods_have_moved_their_method_and_unit_stay() {
     page.navigate(desk.address + "/goods/item/1/change");
+    page.click("summary:has-text('kept and costed')");
+    page.click("summary:has-text('Packs and barcode')");
     page.selectOption("#method", "AVERAGE");
     page.fill("#gtin", "4006381333932");
     page.keyboard().press("Control+Enter");

@@ -50,9 +50,9 @@ class OpeningByKeyboardTest {
       page.keyboard().type("opening");
       page.waitForSelector("#found a[aria-selected=true], #found button[aria-selected=true]");
       page.getByRole(AriaRole.OPTION)
-          .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("taking over"))
+          .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("set up"))
           .waitFor();
-      while (!page.textContent("#found [aria-selected=true]").contains("taking over"))
+      while (!page.textContent("#found [aria-selected=true]").contains("set up"))
         page.keyboard().press("ArrowDown");
       page.keyboard().press("Enter");
       page.waitForURL("**/opening");

@@ -119,7 +119,7 @@ class ScriptsTest {
           .append(cell(row, "quantity", ""))
           .append(cell(row, "price", ""))
           .append("</td></tr>");
-    return "<form id=paper method=post action=/post hx-post=/save data-kind="
+    return "<form id=paper method=post action=/post data-hx-post=/save data-kind="
         + kind
         + " data-saved-in=W1><input type=hidden name=_window value=W2>"
         + "<input type=hidden id=revision value=3><input type=hidden name=_from value=0>"
@@ -223,10 +223,30 @@ class ScriptsTest {
   }
 
   @Test
-  void exports_take_the_filter_along_whatever_stands_in_it() {
-    page("<input name=filter id=f><a data-export href='/list.csv?sort=date'>CSV</a>", "filters.js");
+  void what_is_done_with_a_list_is_done_with_what_it_shows() {
+    page(
+        "<form data-list><input name=filter id=f></form>"
+            + "<form id=do data-takes-list action=/nowhere><input type=hidden name=filter value=old data-asked></form>",
+        "filters.js");
     page.fill("#f", "a&b=c");
-    assertThat(page.getAttribute("a", "href")).isEqualTo("/list.csv?sort=date&filter=a%26b%3Dc");
+    assertThat(
+            page.evaluate(
+                "document.querySelector('#do').dispatchEvent(new Event('submit', {cancelable: true})),"
+                    + " [...new FormData(document.querySelector('#do'))].join('|')"))
+        .isEqualTo("filter,a&b=c");
+  }
+
+  @Test
+  void the_boxes_of_the_columns_open_and_shut() {
+    page(
+        "<button data-narrow aria-expanded=false>by column</button>"
+            + "<table><tr id=narrow hidden><td><input id=first></table>",
+        "filters.js");
+    page.click("button");
+    assertThat(page.evaluate("document.activeElement.id")).isEqualTo("first");
+    assertThat(page.getAttribute("button", "aria-expanded")).isEqualTo("true");
+    page.click("button");
+    assertThat(page.isVisible("#first")).isFalse();
   }
 
   @Test

@@ -330,6 +330,7 @@ class SellByKeyboardTest extends OwnBookTest {
     page.waitForSelector("text=Owes, by age");
     String card = here();
     page.navigate(desk.address + "/sell/prices");
+    page.click("text=Set a price");
     page.fill("input[name=item]", "LISTED");
     page.selectOption("select[name=list]", "Trade");
     page.fill("input[name=least]", "10");

@@ -52,6 +52,7 @@ class SellingSetUpTest extends OwnBookTest {
   void a_price_that_is_none_is_refused_and_stays_typed() {
     item("PRICED", "FIFO", "NONE");
     page.navigate(desk.address + "/sell/prices");
+    page.click("text=Set a price");
     page.fill("input[name=item]", "PRICED");
     page.fill("input[name=least]", "24");
     page.fill("input[name=price]", "2,50 or so");

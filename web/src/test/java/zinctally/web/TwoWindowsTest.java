@@ -148,11 +148,13 @@ class TwoWindowsTest extends OwnBookTest {
     Page other = desk.signedIn("bookkeeper", "a long enough word");
     page.navigate(form);
     other.navigate(form);
+    other.click("summary:has-text('Buying')");
     other.fill("#shelf", "B 12");
     other.fill("#name", "Card of theirs");
     other.focus("#name");
     other.keyboard().press("Enter");
     other.waitForURL("**/goods/item/" + id);
+    page.click("summary:has-text('Notes')");
     page.fill("#notes", "keep dry");
     page.fill("#name", "Card of mine");
     page.focus("#name");

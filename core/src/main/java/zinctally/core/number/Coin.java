@@ -46,6 +46,12 @@ public record Coin(String code, int digits) {
     return amount.setScale(digits, RoundingMode.HALF_UP).unscaledValue().longValueExact();
   }
 
+  /** A price with the currency's places, and more only as far as they matter. */
+  public BigDecimal price(BigDecimal price) {
+    BigDecimal bare = price.stripTrailingZeros();
+    return bare.scale() < digits ? bare.setScale(digits) : bare;
+  }
+
   /** For people: {@code 48,216.40}, with a real minus sign. */
   public String say(long minor) {
     return Figures.grouped(decimal(minor), digits);

@@ -22,38 +22,77 @@ import java.util.Set;
 
 /** The papers that can be written. */
 public enum PaperKind {
-  OPENING_BALANCES("Opening balances", "OB", "prove"),
-  OPENING_STOCK("Opening stock", "OS", "goods"),
-  OPENING_PARTIES("Opening bills and invoices", "OP", "prove"),
-  PURCHASE_ORDER("Purchase order", "PO", "buy", ORDERS, PRICED, HANDED, REPEATS),
-  RECEIPT("Receipt", "R", "buy", MOVES_GOODS, VALUED, BRINGS_IN),
-  BILL("Supplier bill", "B", "buy", MOVES_GOODS, BILLS, PRICED, REPEATS, BRINGS_IN, ASKS_OF_PARTY),
-  CHARGE("Charges on goods", "CH", "buy", VALUED, ASKS_OF_PARTY),
-  SUPPLIER_RETURN("Return to supplier", "RS", "buy", MOVES_GOODS, VALUED),
-  SUPPLIER_CREDIT("Supplier's credit note", "SC", "buy", VALUED, ASKS_OF_PARTY),
-  SUPPLIER_PAYMENT("Payment to supplier", "PS", "buy", PAYS, HANDED),
-  SALES_ORDER("Sales order", "SO", "sell", ORDERS, PRICED, HANDED, ASKS_OF_PARTY),
-  DELIVERY("Delivery", "D", "sell", MOVES_GOODS, SENDS, HANDED),
-  INVOICE("Invoice", "INV", "sell", MOVES_GOODS, SENDS, SELLS, PRICED, HANDED, ASKS_OF_PARTY),
+  OPENING_BALANCES("Opening balances", "OB", "prove", "take over start"),
+  OPENING_STOCK("Opening stock", "OS", "goods", "take over start"),
+  OPENING_PARTIES("Opening bills and invoices", "OP", "prove", "take over open items"),
+  PURCHASE_ORDER("Purchase order", "PO", "buy", "po buy", ORDERS, PRICED, HANDED, REPEATS),
+  RECEIPT("Receipt", "R", "buy", "goods received arrived came", MOVES_GOODS, VALUED, BRINGS_IN),
+  BILL(
+      "Supplier bill",
+      "B",
+      "buy",
+      "purchase vendor invoice",
+      MOVES_GOODS,
+      BILLS,
+      PRICED,
+      REPEATS,
+      BRINGS_IN,
+      ASKS_OF_PARTY),
+  CHARGE(
+      "Charges on goods", "CH", "buy", "freight duty landed cost carriage", VALUED, ASKS_OF_PARTY),
+  SUPPLIER_RETURN("Return to supplier", "RS", "buy", "send back defect", MOVES_GOODS, VALUED),
+  SUPPLIER_CREDIT("Supplier's credit note", "SC", "buy", "credited", VALUED, ASKS_OF_PARTY),
+  SUPPLIER_PAYMENT("Payment to supplier", "PS", "buy", "pay bill", PAYS, HANDED),
+  SALES_ORDER("Sales order", "SO", "sell", "so", ORDERS, PRICED, HANDED, ASKS_OF_PARTY),
+  DELIVERY("Delivery", "D", "sell", "ship send goods", MOVES_GOODS, SENDS, HANDED),
+  INVOICE(
+      "Invoice",
+      "INV",
+      "sell",
+      "sale sell",
+      MOVES_GOODS,
+      SENDS,
+      SELLS,
+      PRICED,
+      HANDED,
+      ASKS_OF_PARTY),
   COUNTER_SALE(
-      "Counter sale", "CS", "sell", MOVES_GOODS, SENDS, SELLS, PRICED, HANDED, ASKS_OF_PARTY),
-  CUSTOMER_RETURN("Customer return", "RC", "sell", MOVES_GOODS, VALUED, HANDED),
-  CUSTOMER_PAYMENT("Payment from customer", "PC", "sell", PAYS, HANDED),
-  ADJUSTMENT("Adjustment", "A", "handle", MOVES_GOODS),
-  WRITE_DOWN("Write-down", "WD", "handle"),
-  START_TRACKING("Start of tracking", "ST", "goods", CHANGES_ITEMS),
-  RECOSTING("Recosting", "RK", "prove", STAYS),
-  JOURNAL("Journal by hand", "J", "prove");
+      "Counter sale",
+      "CS",
+      "sell",
+      "cash sale shop",
+      MOVES_GOODS,
+      SENDS,
+      SELLS,
+      PRICED,
+      HANDED,
+      ASKS_OF_PARTY),
+  CUSTOMER_RETURN(
+      "Customer return",
+      "RC",
+      "sell",
+      "refund credit note exchange brought back",
+      MOVES_GOODS,
+      VALUED,
+      HANDED),
+  CUSTOMER_PAYMENT("Payment from customer", "PC", "sell", "received money paid", PAYS, HANDED),
+  ADJUSTMENT("Adjustment", "A", "handle", "breakage loss found shrinkage waste", MOVES_GOODS),
+  WRITE_DOWN("Write-down", "WD", "handle", "net realisable value impairment"),
+  START_TRACKING("Start of tracking", "ST", "goods", "keep in stock", CHANGES_ITEMS),
+  RECOSTING("Recosting", "RK", "prove", "put right", STAYS),
+  JOURNAL("Journal by hand", "J", "prove", "manual entry ledger correction");
 
   private final String words;
   private final String prefix;
   private final String area;
+  private final String known;
   private final Set<Trait> traits;
 
-  PaperKind(String words, String prefix, String area, Trait... traits) {
+  PaperKind(String words, String prefix, String area, String known, Trait... traits) {
     this.words = words;
     this.prefix = prefix;
     this.area = area;
+    this.known = known;
     this.traits = Set.of(traits);
   }
 
@@ -101,6 +140,11 @@ public enum PaperKind {
   /** What it is called inside a sentence: {@code bill}, {@code delivery}. */
   public String word() {
     return this == BILL ? "bill" : words.toLowerCase(Locale.ROOT);
+  }
+
+  /** Other words people look for it by. */
+  public String known() {
+    return known;
   }
 
   /** What its numbers start with. */

@@ -344,7 +344,7 @@ public final class BookCatalogue implements Catalogue {
     return sql.sql(
             """
             select coalesce(sum(e.quantity), 0) from cost_event e
-            join paper p on p.id = e.paper_id and p.kind = 'OPENING_STOCK'
+            join paper p on p.id = e.paper_id join paper_kind k on k.kind = p.kind and k.opens
             where e.item_id = ? and e.date <= ? and not e.gone and e.paper_id <> ?
             """)
         .params(item, rules.cutOver(), amends)
@@ -510,8 +510,8 @@ public final class BookCatalogue implements Catalogue {
             """
             select p.id, p.date, p.sequence, l.line, l.place_id, w.name, l.quantity
             from paper_line l join paper p on p.id = l.paper_id and p.version = l.version
-            join place w on w.id = l.place_id
-            where l.item_id = ? and p.kind in ('INVOICE', 'COUNTER_SALE')
+            join paper_kind k on k.kind = p.kind and k.sale > 0 join place w on w.id = l.place_id
+            where l.item_id = ?
               and p.state = 'POSTED' and p.date >= ?
               and not exists (select 1 from cost_event e
                               where e.paper_id = p.id and e.line = l.line and not e.gone)

@@ -1,5 +1,9 @@
 package zinctally.store.book;
 
+import static zinctally.core.papers.PaperKind.Trait.BILLS;
+import static zinctally.core.papers.PaperKind.Trait.SELLS;
+import static zinctally.core.papers.PaperKind.Trait.SENDS;
+
 import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -50,10 +54,11 @@ final class EarlierPapers {
         o.id as order_id, o.number as order_number, og.id as goods, ob.id as bill,
         coalesce(og.line, ob.line, 0) as ordered_line, ol.net as order_net,
         ol.quantity as order_quantity,
-        d.approved_at is not null or b.approver = '' or o.kind = 'SALES_ORDER' as approved
+        d.approved_at is not null or b.approver = '' or not ok.approved as approved
       from awaited a join paper p on p.id = a.paper_id and p.state = 'POSTED'
-      join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = a.line
-      left join paper o on o.id = if(p.kind in ('PURCHASE_ORDER', 'SALES_ORDER'), p.id, a.order_paper)
+      join paper_kind k on k.kind = p.kind join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = a.line
+      left join paper o on o.id = if(k.orders, p.id, a.order_paper)
+      left join paper_kind ok on ok.kind = o.kind
       left join awaited og on og.paper_id = o.id and og.what in ('ORDERED_GOODS', 'PROMISED_GOODS')
         and og.line = if(a.order_paper = 0, a.line, a.order_line)
       left join awaited ob on ob.paper_id = o.id and ob.what in ('ORDERED_BILL', 'PROMISED_INVOICE')
@@ -212,7 +217,7 @@ final class EarlierPapers {
       """
       select e.id as event, e.line % :part as line, e.quantity from cost_event e
       where e.paper_id = :paper and not e.gone and e.kind in ('IN', 'OUT')
-        and (:kind <> 'DELIVERY' or e.contra_account in (
+        and (not :sent or e.contra_account in (
           select id from account where role = 'SENT_NOT_INVOICED'))
       union all
       select e.id, f.line, if(e.lot_id = 0, least(f.quantity, e.quantity), e.quantity) from (
@@ -222,7 +227,7 @@ final class EarlierPapers {
       join cost_event e on e.paper_id = a.paper_id and e.line % :part = a.line and not e.gone
         and (e.kind = 'IN' or e.kind = 'OUT' and e.contra_account in (
           select id from account where role = 'SENT_NOT_INVOICED'))
-      where :kind in ('BILL', 'INVOICE')
+      where :asks
       union all
       select e.id, f.line, if(e.lot_id = 0, least(f.quantity, e.quantity), e.quantity) from (
         select f.paper_id, f.line as moved_line, a.line, sum(f.quantity) as quantity
@@ -232,7 +237,7 @@ final class EarlierPapers {
       join cost_event e on e.paper_id = f.paper_id and e.line % :part = f.moved_line
         and not e.gone and (e.kind = 'IN' or e.kind = 'OUT' and e.contra_account not in (
           select id from account where role = 'SENT_NOT_INVOICED'))
-      where :kind in ('BILL', 'INVOICE')""";
+      where :asks""";
 
   /** What goods wait for when they move before their bill or invoice. */
   private static final Map<PaperKind, Awaits> WAITS =
@@ -290,7 +295,8 @@ final class EarlierPapers {
                     order by g.line, e.date, e.sequence, e.line""")
             .param("part", Plan.PART)
             .param("paper", paper.id)
-            .param("kind", paper.kind.name())
+            .param("sent", paper.kind.is(SENDS) && !paper.kind.is(SELLS))
+            .param("asks", paper.kind.is(BILLS) || paper.kind.is(SELLS))
             .param("amends", amends)
             .query(
                 (row, n) -> {

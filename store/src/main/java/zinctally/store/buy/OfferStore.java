@@ -120,9 +120,9 @@ public class OfferStore {
               (select group_concat(i.name order by l.line separator ', ') from paper_line l
                join item i on i.id = l.item_id
                where l.paper_id = p.id and l.version = p.version) as items, o.open
-            from open_item o join paper p on p.id = o.paper_id
+            from open_item o join paper p on p.id = o.paper_id join paper_kind k on k.kind = p.kind
             where o.party_id = ? and o.open > 0 and o.open = o.amount
-              and p.kind = 'SUPPLIER_RETURN' and p.state = 'POSTED'
+              and k.back and p.state = 'POSTED'
             order by p.date, p.id limit ?
             """)
         .params(party, MOST)

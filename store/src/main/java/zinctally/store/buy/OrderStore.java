@@ -18,9 +18,10 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.units.Units;
 import zinctally.store.book.BookStore;
-import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.Ask;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
+import zinctally.store.listing.OrderListings;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.sql.UnitColumns;
 
@@ -67,11 +68,11 @@ public class OrderStore {
   public Optional<Head> head(long order) {
     return sql.sql(
             "select "
-                + BuyListings.ORDER_STATE
+                + OrderListings.ORDER_STATE
                 + """
                  as state, d.*, d.approved_at is not null or b.approver = ''
-                  or p.kind = 'SALES_ORDER' as approved
-                from paper p join order_head d on d.paper_id = p.id join book b on b.id = 1
+                  or not k.approved as approved
+                from paper p join paper_kind k on k.kind = p.kind join order_head d on d.paper_id = p.id join book b on b.id = 1
                 where p.id = ?""")
         .param(order)
         .query(
@@ -173,20 +174,20 @@ public class OrderStore {
   }
 
   /**
-   * Begins one draft a supplier of all that the list of what to order shows under a filter; items
+   * Begins one draft a supplier of all that the list of what to order shows of what is asked; items
    * that stand in such a draft already are left out.
    *
    * @return the drafts' ids
    */
-  public List<Long> draftOrders(String filter, Map<String, String> fields, String login) {
+  public List<Long> draftOrders(Ask ask, Map<String, String> fields, String login) {
     Set<String> drafted = drafted();
     Map<String, List<Map<String, String>>> bySupplier = new LinkedHashMap<>();
-    Listing listing = BuyListings.toOrder(books.book().coin());
+    Listing listing = OrderListings.toOrder(books.book().coin());
     Map<Long, Long> wanted = new LinkedHashMap<>();
     Map<Long, String> suppliers = new LinkedHashMap<>();
     lists.all(
         listing,
-        new ListingStore.Ask(filter, "", ""),
+        ask.fromStart(),
         row -> {
           long item = ((Number) row.get("id")).longValue();
           if (drafted.contains(String.valueOf(row.get("code")))) return;

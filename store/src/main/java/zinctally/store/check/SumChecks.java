@@ -239,11 +239,12 @@ class SumChecks {
               """
               select concat(p.number, ', line ', l.line + 1) as name, l.quantity as a, 0 as b
               from paper_line l join paper p on p.id = l.paper_id and p.version = l.version
+              join paper_kind k on k.kind = p.kind and k.sale > 0
               join item i on i.id = l.item_id and i.kind = 'STOCKED'
-              where p.kind in ('INVOICE', 'COUNTER_SALE') and p.state = 'POSTED' and l.quantity > 0
+              where p.state = 'POSTED' and l.quantity > 0
                 and p.date >= coalesce((select max(s.date) from paper_line t
-                  join paper s on s.id = t.paper_id and s.kind = 'START_TRACKING'
-                    and s.state = 'POSTED' where t.item_id = i.id), '1000-01-01')
+                  join paper s on s.id = t.paper_id and s.state = 'POSTED'
+                  join paper_kind sk on sk.kind = s.kind and sk.starts where t.item_id = i.id), '1000-01-01')
                 and not exists (select 1 from cost_event e where e.paper_id = p.id
                   and e.line % 1000000 = l.line and not e.gone)
                 and not exists (select 1 from fulfilment f join awaited a on a.id = f.awaited_id
@@ -251,8 +252,9 @@ class SumChecks {
                 and not exists (select 1 from awaited a where a.paper_id = p.id and a.line = l.line)
               union all
               select concat('item ', t.item_id), count(distinct s.id), 1
-              from paper s join paper_line t on t.paper_id = s.id and t.version = s.version
-              where s.kind = 'START_TRACKING' and s.state = 'POSTED'
+              from paper s join paper_kind sk on sk.kind = s.kind and sk.starts
+              join paper_line t on t.paper_id = s.id and t.version = s.version
+              where s.state = 'POSTED'
               group by t.item_id having count(distinct s.id) > 1"""),
           new Rule(
               "what went through a till that is closed is what was counted",
@@ -270,9 +272,10 @@ class SumChecks {
               """
               select concat(p.number, ', lot ', o.code) as name, -coalesce(s.sold, 0) as a, b.back as b
               from (select r.of_paper, r.of_line, m.lot_id, sum(m.quantity) as back
-                    from paper c join paper_line r on r.paper_id = c.id and r.version = c.version
+                    from paper c join paper_kind ck on ck.kind = c.kind and ck.sale < 0
+                    join paper_line r on r.paper_id = c.id and r.version = c.version
                     join quantity_move m on m.paper_id = c.id and m.line % 1000000 = r.line
-                    where c.kind = 'CUSTOMER_RETURN' and c.state = 'POSTED' and m.lot_id <> 0
+                    where c.state = 'POSTED' and m.lot_id <> 0
                       and m.quantity > 0
                     group by r.of_paper, r.of_line, m.lot_id) b
               join paper p on p.id = b.of_paper join lot o on o.id = b.lot_id

@@ -3,9 +3,13 @@ package zinctally.store.goods;
 import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.text.Normalizer;
 import java.time.LocalDate;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -18,7 +22,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
 import zinctally.store.Audit;
 import zinctally.store.find.Like;
-import zinctally.store.listing.Listings;
+import zinctally.store.listing.ValuationListings;
 import zinctally.store.sql.Prices;
 import zinctally.store.sql.UnitColumns;
 import zinctally.store.sql.Waiting;
@@ -103,8 +107,8 @@ public class ItemStore {
     return sql.sql(
             """
             select exists (select 1 from paper_line l join paper p on p.id = l.paper_id
-              where l.item_id = ? and p.kind in ('INVOICE', 'COUNTER_SALE')
-                and p.state = 'POSTED')
+              join paper_kind k on k.kind = p.kind and k.sale > 0
+              where l.item_id = ? and p.state = 'POSTED')
             """)
         .param(id)
         .query(Boolean.class)
@@ -116,7 +120,7 @@ public class ItemStore {
 
   /** Items whose worth is not what they would fetch, for a write-down. */
   public List<Proposal> toWriteDown(BigDecimal percent, Coin coin, int atMost) {
-    var listing = Listings.writeDowns(percent, coin);
+    var listing = ValuationListings.writeDowns(percent, coin);
     return sql.sql("select i.code, p.price from " + listing.from() + " order by i.code limit :most")
         .params(listing.params())
         .param("most", atMost)
@@ -131,6 +135,25 @@ public class ItemStore {
         .params(value, besides)
         .query(String.class)
         .optional();
+  }
+
+  /** A code that no item has yet, made of a name's first letters: {@code BRO-01}. */
+  public String freeCode(String name) {
+    String letters =
+        Normalizer.normalize(name, Normalizer.Form.NFD)
+            .replaceAll("[^A-Za-z]", "")
+            .toUpperCase(Locale.ROOT);
+    String start = (letters + "ITM").substring(0, 3) + "-";
+    Set<String> taken =
+        new HashSet<>(
+            sql.sql("select code from item where code like ?")
+                .param(start + "%")
+                .query(String.class)
+                .list());
+    for (int n = 1; ; n++) {
+      String code = start + String.format(Locale.ROOT, "%02d", n);
+      if (!taken.contains(code)) return code;
+    }
   }
 
   /**

@@ -72,8 +72,8 @@ public class WhatIfStore {
             """
             select coalesce(sum(l.net), 0) from paper_line l
             join paper p on p.id = l.paper_id and p.version = l.version
-            where l.item_id in (:items) and p.kind in ('INVOICE', 'COUNTER_SALE')
-              and p.state = 'POSTED'
+            join paper_kind k on k.kind = p.kind and k.sale > 0
+            where l.item_id in (:items) and p.state = 'POSTED'
             """)
         .param("items", items)
         .query(Long.class)

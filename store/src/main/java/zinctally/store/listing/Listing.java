@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * A list that can be filtered, sorted, paged by key and exported. The SQL is written by us; only
- * values come from outside.
+ * A list that can be filtered, sorted, added up, paged by key and exported. The SQL is written by
+ * us; only values come from outside.
  *
  * @param from what follows {@code from}, always with a {@code where} that conditions can be added
  *     to
@@ -13,6 +13,7 @@ import java.util.Map;
  * @param id a unique expression that breaks ties
  * @param sort key of the column it is sorted by at first, one that is never null; with a leading
  *     minus, descending
+ * @param most rows that are added up at most, so that no page waits for the whole history
  */
 public record Listing(
     String name,
@@ -21,7 +22,26 @@ public record Listing(
     List<Column> columns,
     String id,
     String sort,
-    String empty) {
+    String empty,
+    int most) {
+  private static final int USUAL = 10_000;
+
+  public Listing(
+      String name,
+      String from,
+      Map<String, Object> params,
+      List<Column> columns,
+      String id,
+      String sort,
+      String empty) {
+    this(name, from, params, columns, id, sort, empty, USUAL);
+  }
+
+  /** The same, added up to more rows: for lists that grow with what is sold, not with sales. */
+  public Listing addedUpTo(int rows) {
+    return new Listing(name, from, params, columns, id, sort, empty, rows);
+  }
+
   /** What a column holds, and so how it is shown, compared and exported. */
   public enum Type {
     TEXT,
@@ -29,12 +49,17 @@ public record Listing(
     TIME,
     MONEY,
     QUANTITY,
+    PRICE,
     PERCENT,
     NUMBER,
     HIDDEN;
 
     public boolean figure() {
-      return this == MONEY || this == QUANTITY || this == PERCENT || this == NUMBER;
+      return this == MONEY
+          || this == QUANTITY
+          || this == PRICE
+          || this == PERCENT
+          || this == NUMBER;
     }
   }
 
@@ -42,10 +67,26 @@ public record Listing(
    * @param key names it in addresses
    * @param sql an expression over {@code from}
    * @param link where it leads, with {@code {key}} of any column; empty for nowhere
+   * @param summed whether the list says what it comes to; money is, unless it says otherwise
    */
-  public record Column(String key, String heading, String sql, Type type, String link) {
+  public record Column(
+      String key, String heading, String sql, Type type, String link, boolean summed) {
+    public Column(String key, String heading, String sql, Type type, String link) {
+      this(key, heading, sql, type, link, type == Type.MONEY);
+    }
+
     public Column(String key, String heading, String sql, Type type) {
       this(key, heading, sql, type, "");
+    }
+
+    /** The same, added up: figures of one unit, such as quantities of one item. */
+    public Column addedUp() {
+      return new Column(key, heading, sql, type, link, true);
+    }
+
+    /** The same, never added up: sums of these would mean nothing. */
+    public Column apart() {
+      return new Column(key, heading, sql, type, link, false);
     }
   }
 
@@ -55,5 +96,9 @@ public record Listing(
 
   public List<Column> shown() {
     return columns.stream().filter(c -> c.type() != Type.HIDDEN).toList();
+  }
+
+  public List<Column> summed() {
+    return columns.stream().filter(Column::summed).toList();
   }
 }

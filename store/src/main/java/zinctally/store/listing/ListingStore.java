@@ -1,18 +1,16 @@
 package zinctally.store.listing;
 
+import java.math.BigDecimal;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.stereotype.Repository;
-import zinctally.store.find.Like;
 
 /** Runs listings. */
 @Repository
@@ -24,89 +22,44 @@ public class ListingStore {
     this.jdbc = new NamedParameterJdbcTemplate(jdbc);
   }
 
-  /**
-   * What a reader asks of a list.
-   *
-   * @param filter words that must all occur, in any text or date column
-   * @param sort a column's key, with a leading minus for descending; unknown keys are ignored
-   * @param after where to go on, from {@link Page#next()}; empty for the start
-   */
-  public record Ask(String filter, String sort, String after) {
-    public static final Ask ALL = new Ask("", "", "");
-  }
-
   public Page page(Listing listing, Ask ask) {
     List<Map<String, Object>> rows = new ArrayList<>();
     run(listing, ask, PAGE + 1, rows::add);
     if (rows.size() <= PAGE) return new Page(rows, null);
     Map<String, Object> last = rows.get(PAGE - 1);
-    return new Page(rows.subList(0, PAGE), last.get("_key") + "\u001f" + last.get("_id"));
+    return new Page(
+        rows.subList(0, PAGE), last.get("_key") + String.valueOf(AskedSql.CUT) + last.get("_id"));
   }
 
   /** Every row that the filter lets through, one by one. */
   public void all(Listing listing, Ask ask, Consumer<Map<String, Object>> each) {
-    run(listing, new Ask(ask.filter(), ask.sort(), ""), Integer.MAX_VALUE, each);
+    run(listing, ask.fromStart(), Integer.MAX_VALUE, each);
+  }
+
+  /** What all rows come to that the filter lets through, as far as the list is added up. */
+  public Totals totals(Listing listing, Ask ask) {
+    AskedSql sql = new AskedSql(listing, ask.fromStart());
+    return jdbc.queryForObject(
+        sql.sums(listing.most() + 1),
+        sql.params(),
+        (row, n) -> {
+          long rows = row.getLong("_rows");
+          boolean whole = rows <= listing.most();
+          Map<String, BigDecimal> sums = new HashMap<>();
+          if (whole)
+            for (Listing.Column c : listing.summed()) {
+              BigDecimal sum = row.getBigDecimal(c.key());
+              sums.put(c.key(), sum == null ? BigDecimal.ZERO : sum);
+            }
+          return new Totals(Math.min(rows, listing.most()), whole, sums);
+        });
   }
 
   private void run(Listing listing, Ask ask, int atMost, Consumer<Map<String, Object>> each) {
-    String sort = ask.sort().isEmpty() ? listing.sort() : ask.sort();
-    boolean down = sort.startsWith("-");
-    Listing.Column by = listing.column(down ? sort.substring(1) : sort);
-    if (by == null) {
-      down = listing.sort().startsWith("-");
-      by = listing.column(down ? listing.sort().substring(1) : listing.sort());
-    }
-    // the column of the first sort is never null, so that its index gives the order
-    String key =
-        sort.equals(listing.sort())
-            ? by.sql()
-            : "coalesce(" + by.sql() + ", " + (by.type().figure() ? "0" : "''") + ")";
-    Map<String, Object> params = new HashMap<>(listing.params());
-    List<String> conditions = new ArrayList<>();
-    int n = 0;
-    for (String word : ask.filter().toLowerCase(Locale.ROOT).split("\\s+")) {
-      if (word.isEmpty() || n == 8) continue;
-      String param = "word" + n++;
-      params.put(param, "%" + Like.escaped(word) + "%");
-      conditions.add(
-          listing.columns().stream()
-              .filter(c -> c.type() == Listing.Type.TEXT || c.type() == Listing.Type.DATE)
-              .map(c -> "coalesce(" + c.sql() + ", '') like :" + param)
-              .collect(Collectors.joining(" or ", "(", ")")));
-    }
-    int cut = ask.after().indexOf('\u001f');
-    if (cut >= 0) {
-      params.put("afterKey", ask.after().substring(0, cut));
-      params.put("afterId", ask.after().substring(cut + 1));
-      conditions.add(key + (down ? " <= " : " >= ") + ":afterKey");
-      conditions.add(
-          "(" + key + ", " + listing.id() + ") " + (down ? "<" : ">") + " (:afterKey, :afterId)");
-    }
-    String select =
-        listing.columns().stream()
-            .map(c -> c.sql() + " as `" + c.key() + "`")
-            .collect(Collectors.joining(", "));
-    String order = down ? " desc" : "";
-    String text =
-        "select "
-            + select
-            + ", "
-            + key
-            + " as _key, "
-            + listing.id()
-            + " as _id from "
-            + listing.from()
-            + (conditions.isEmpty() ? "" : " and " + String.join(" and ", conditions))
-            + " order by "
-            + key
-            + order
-            + ", "
-            + listing.id()
-            + order
-            + (atMost == Integer.MAX_VALUE ? "" : " limit " + atMost);
+    AskedSql sql = new AskedSql(listing, ask);
     jdbc.query(
-        text,
-        params,
+        sql.rows(atMost),
+        sql.params(),
         row -> {
           Map<String, Object> map = new LinkedHashMap<>();
           for (Listing.Column c : listing.columns())

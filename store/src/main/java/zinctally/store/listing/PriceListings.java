@@ -2,7 +2,8 @@ package zinctally.store.listing;
 
 import static zinctally.store.listing.Listing.Type.DATE;
 import static zinctally.store.listing.Listing.Type.HIDDEN;
-import static zinctally.store.listing.Listing.Type.NUMBER;
+import static zinctally.store.listing.Listing.Type.PERCENT;
+import static zinctally.store.listing.Listing.Type.PRICE;
 import static zinctally.store.listing.Listing.Type.QUANTITY;
 import static zinctally.store.listing.Listing.Type.TEXT;
 
@@ -39,18 +40,18 @@ public final class PriceListings {
             new Column("item", "Item", "i.name", TEXT, ITEM),
             new Column("from", "From", "if(p.from_date < '1900-01-01', null, p.from_date)", DATE),
             new Column("least", "At least", "nullif(p.min_quantity, 0)", QUANTITY),
-            new Column("price", "Price", "cast(p.price as decimal(18,2))", NUMBER),
-            new Column("cost", "Cost now", "cast(" + cost + " as decimal(18,2))", NUMBER),
+            new Column("price", "Price", "p.price", PRICE),
+            new Column("cost", "Cost now", "cast(" + cost + " as decimal(18,4))", PRICE),
             new Column(
                 "margin",
-                "Margin %",
+                "Margin",
                 "cast(100 * (p.price - " + cost + ") / nullif(p.price, 0) as decimal(9,1))",
-                NUMBER),
+                PERCENT),
             new Column(
                 "markup",
-                "Markup %",
+                "Markup",
                 "cast(100 * (p.price - " + cost + ") / nullif(" + cost + ", 0) as decimal(9,1))",
-                NUMBER),
+                PERCENT),
             new Column("state", "State", "if(p.price < " + cost + ", 'under cost', '')", TEXT)),
         "concat(i.code, '.', p.list_id, '.', p.from_date, '.', lpad(p.min_quantity, 18, '0'))",
         "list",

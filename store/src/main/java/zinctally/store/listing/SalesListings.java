@@ -1,8 +1,10 @@
 package zinctally.store.listing;
 
+import static zinctally.store.listing.Listing.Type.DATE;
 import static zinctally.store.listing.Listing.Type.HIDDEN;
 import static zinctally.store.listing.Listing.Type.MONEY;
 import static zinctally.store.listing.Listing.Type.NUMBER;
+import static zinctally.store.listing.Listing.Type.PERCENT;
 import static zinctally.store.listing.Listing.Type.QUANTITY;
 import static zinctally.store.listing.Listing.Type.TEXT;
 
@@ -68,7 +70,8 @@ public final class SalesListings {
        from fulfilment f join awaited a on a.id = f.awaited_id and a.what = 'SENT_INVOICE'
          and a.paper_id <> f.paper_id
        where f.date between :from and :to) t
-      join paper p on p.id = t.paper_id left join item i on i.id = nullif(t.item_id, 0)
+      join paper p on p.id = t.paper_id join paper_kind k on k.kind = p.kind
+      left join item i on i.id = nullif(t.item_id, 0)
       left join item_group g on g.id = i.group_id left join party w on w.id = p.party_id
       left join place l on l.id = p.place_id left join app_user u on u.login = p.seller""";
 
@@ -84,7 +87,7 @@ public final class SalesListings {
       columns.add(new Column("quantity", "Sold", "s.quantity", QUANTITY));
     }
     if (paper) {
-      columns.add(new Column("day", "Date", "s.day", TEXT));
+      columns.add(new Column("day", "Date", "s.day", DATE));
       columns.add(new Column("who", "Customer", "s.extra", TEXT));
       columns.add(new Column("seller", "Sold by", "s.seller", TEXT));
       columns.add(new Column("place", "Place", "s.place", TEXT));
@@ -96,9 +99,9 @@ public final class SalesListings {
     columns.add(
         new Column(
             "percent",
-            "Margin %",
+            "Margin",
             "cast(100 * (s.net - s.cost) / nullif(s.net, 0) as decimal(9,1))",
-            NUMBER));
+            PERCENT));
     return new Listing(
         "Sales by " + by.words,
         "(select "
@@ -108,7 +111,7 @@ public final class SalesListings {
             + " as name, max(coalesce(i.code, '')) as code, max("
             + (paper ? "coalesce(w.name, '')" : "coalesce(g.name, '')")
             + ") as extra, max(coalesce(u.name, p.seller)) as seller, max(coalesce(l.name, '')) as"
-            + " place, max(if(p.kind = 'CUSTOMER_RETURN', 'return', '')) as kind, min(t.day) as"
+            + " place, max(if(k.back, 'return', '')) as kind, min(t.day) as"
             + " day, sum(t.quantity) as quantity, sum(t.net) as net, sum(t.cost) as cost from "
             + LINES
             + " group by 1, 2 having net <> 0 or cost <> 0) s where true",
@@ -125,11 +128,11 @@ public final class SalesListings {
         "Sold by whom",
         """
         (select p.seller, coalesce(max(u.name), p.seller) as name,
-           sum(p.kind <> 'CUSTOMER_RETURN') as sales, sum(p.kind = 'CUSTOMER_RETURN') as returns,
-           sum(if(p.kind = 'CUSTOMER_RETURN', 0, p.net)) as sold,
-           sum(if(p.kind = 'CUSTOMER_RETURN', -p.net, 0)) as back
-         from paper p left join app_user u on u.login = p.seller
-         where p.kind in ('INVOICE', 'COUNTER_SALE', 'CUSTOMER_RETURN') and p.state = 'POSTED'
+           sum(k.sale > 0) as sales, sum(k.sale < 0) as returns,
+           sum(if(k.sale > 0, p.net, 0)) as sold,
+           sum(if(k.sale < 0, -p.net, 0)) as back
+         from paper p join paper_kind k on k.kind = p.kind and k.sale <> 0
+         left join app_user u on u.login = p.seller where p.state = 'POSTED'
            and p.date between :from and :to
          group by p.seller) t where true""",
         Map.of("from", from, "to", to),

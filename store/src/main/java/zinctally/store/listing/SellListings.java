@@ -9,15 +9,13 @@ import static zinctally.store.listing.Listing.Type.TEXT;
 
 import java.util.List;
 import java.util.Map;
+import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Listing.Column;
 import zinctally.store.sql.Waiting;
 
 /** The lists of selling. */
 public final class SellListings {
   private SellListings() {}
-
-  private static final String PAPER = "/papers/{id}";
-  private static final String ITEM = "/goods/item/{item_id}";
 
   public static Listing deliveries() {
     return new Listing(
@@ -30,12 +28,12 @@ public final class SellListings {
             new Column("id", "", "p.id", HIDDEN),
             new Column("party_id", "", "w.id", HIDDEN),
             new Column("date", "Date", "p.date", DATE),
-            new Column("number", "Number", "p.number", TEXT, PAPER),
+            new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
             new Column("party", "Customer", "w.name", TEXT, "/sell/customer/{party_id}"),
             new Column("reference", "Their reference", "p.reference", TEXT),
-            new Column("what", "What", BuyListings.WHAT, TEXT),
+            new Column("what", "What", Papers.WHAT, TEXT),
             new Column("place", "Out of", "l.name", TEXT),
-            new Column("stock", "Left at cost", "-p.stock_value", MONEY, PAPER),
+            new Column("stock", "Left at cost", "-p.stock_value", MONEY, Papers.PAPER),
             new Column(
                 "open",
                 "Not invoiced",
@@ -43,7 +41,7 @@ public final class SellListings {
                 (select nullif(sum(a.open_value), 0) from awaited a
                  where a.paper_id = p.id and a.what = 'SENT_INVOICE')""",
                 MONEY,
-                PAPER),
+                Papers.PAPER),
             new Column("state", "State", "if(p.state = 'VOID', 'void', '')", TEXT)),
         "p.id",
         "-date",
@@ -88,11 +86,11 @@ public final class SellListings {
             new Column("item_id", "", "i.id", HIDDEN),
             new Column("party_id", "", "w.id", HIDDEN),
             new Column("expected", "Wanted by", "t.expected", DATE),
-            new Column("number", "Paper", "p.number", TEXT, PAPER),
+            new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
             new Column("party", "Customer", "w.name", TEXT, "/sell/customer/{party_id}"),
-            new Column("code", "Code", "i.code", TEXT, ITEM),
-            new Column("item", "Item", "i.name", TEXT, ITEM),
-            new Column("open", "Still to go", "t.open", QUANTITY, PAPER),
+            new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+            new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
+            new Column("open", "Still to go", "t.open", QUANTITY, Papers.PAPER),
             new Column("place", "Out of", "l.name", TEXT),
             new Column("ready", "Can go", "t.ready", QUANTITY),
             new Column("coming", "On order", ON_ORDER, QUANTITY, "/buy/orders?filter={item}"),
@@ -127,8 +125,8 @@ public final class SellListings {
             new Column("item_id", "", "i.id", HIDDEN),
             new Column("place", "Place", "l.name", TEXT),
             new Column("shelf", "Shelf", "i.shelf", TEXT),
-            new Column("code", "Code", "i.code", TEXT, ITEM),
-            new Column("item", "Item", "i.name", TEXT, ITEM),
+            new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+            new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
             new Column("ready", "Take", "t.ready", QUANTITY),
             new Column(
                 "lots",
@@ -138,7 +136,7 @@ public final class SellListings {
                    separator ', ') from lot o join lot_stock k on k.lot_id = o.id
                  where o.item_id = t.item_id and k.place_id = t.place_id and k.quantity > 0)""",
                 TEXT),
-            new Column("number", "For", "p.number", TEXT, PAPER),
+            new Column("number", "For", "p.number", TEXT, Papers.PAPER),
             new Column("party", "Customer", "w.name", TEXT),
             new Column("expected", "Wanted by", "t.expected", DATE)),
         "concat(coalesce(l.name, ''), '.', i.shelf, '.', lpad(t.id, 12, '0'))",
@@ -177,58 +175,6 @@ public final class SellListings {
         "No customer yet. Writing an invoice makes one; a name is enough.");
   }
 
-  /** Tills with what should have been in them and what was. */
-  public static Listing tills() {
-    return new Listing(
-        "Tills",
-        """
-        till t join place l on l.id = t.place_id left join paper p on p.id = t.paper_id
-        where true""",
-        Map.of(),
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("opened", "Opened", "date(t.opened_at)", DATE),
-            new Column("place", "At", "l.name", TEXT),
-            new Column("by", "By", "t.opened_by", TEXT),
-            new Column("float", "Cash at first", "t.opening_float", MONEY),
-            new Column("closed", "Closed", "date(t.closed_at)", DATE),
-            new Column("expected", "Should hold", "t.expected", MONEY),
-            new Column("counted", "Counted", "t.counted", MONEY),
-            new Column("gap", "Difference", "t.counted - t.expected", MONEY, PAPER),
-            new Column("number", "Booked with", "p.number", TEXT, PAPER)),
-        "t.id",
-        "-opened",
-        "No till has been opened yet. Counter, under Sell, opens the first.");
-  }
-
-  /** What cards were asked for, latest first. */
-  public static Listing cards() {
-    return new Listing(
-        "Card payments",
-        "card_payment c left join paper p on p.id = c.paper_id where true",
-        Map.of(),
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("card", "", "c.id", HIDDEN),
-            new Column("at", "Asked", "date(c.at)", DATE, "/sell/card/{card}"),
-            new Column("by", "By", "c.login", TEXT),
-            new Column("amount", "Amount", "c.amount", MONEY, "/sell/card/{card}"),
-            new Column(
-                "state",
-                "State",
-                """
-                case c.state when 'BOOKED' then 'booked' when 'DECLINED' then 'declined'
-                  when 'BACK' then 'given back' when 'DUE_BACK' then 'to be given back'
-                  when 'CHARGED' then 'charged, not booked' else 'asked, no answer' end""",
-                TEXT,
-                "/sell/card/{card}"),
-            new Column("reference", "Reader's number", "c.reference", TEXT),
-            new Column("number", "Booked with", "p.number", TEXT, PAPER)),
-        "c.id",
-        "-at",
-        "No card has paid at the counter yet.");
-  }
-
   /** Reminders, those not sent yet first. */
   public static Listing reminders() {
     return new Listing(
@@ -256,5 +202,55 @@ public final class SellListings {
         "r.id",
         "state",
         "No reminder yet. The button drafts one for each customer who is late.");
+  }
+
+  public static Listing invoices() {
+    return Papers.list(
+        "Invoices",
+        "No invoice yet. Press n, then i, to write the first.",
+        List.of(
+            Papers.customer(),
+            Papers.reference("Their order"),
+            Papers.what(),
+            Papers.net("Without tax"),
+            Papers.total("Total"),
+            Papers.open("Still open"),
+            Papers.due(),
+            Papers.state(),
+            new Column("seller", "Sold by", "p.seller", TEXT)),
+        PaperKind.INVOICE);
+  }
+
+  /** What customers brought back, and what they were credited. */
+  public static Listing returns() {
+    return Papers.list(
+        "Returns from customers",
+        "Nothing has come back yet.",
+        List.of(
+            Papers.customer(),
+            Papers.what(),
+            Papers.reasons(),
+            Papers.place("Into"),
+            Papers.stock("Came back at", ""),
+            Papers.total("Credit"),
+            Papers.open("Still open"),
+            new Column("state", "State", "if(p.state = 'VOID', 'void', '')", TEXT)),
+        PaperKind.CUSTOMER_RETURN);
+  }
+
+  public static Listing payments() {
+    return Papers.list(
+        "Payments from customers",
+        "No payment yet.",
+        List.of(
+            Papers.customer(),
+            new Column("account", "Into", Papers.MONEY_ACCOUNTS, TEXT),
+            new Column("settles", "For", Papers.SETTLES, TEXT),
+            Papers.total("Received"),
+            Papers.open("Paid ahead"),
+            Papers.reference("Note"),
+            Papers.state(),
+            Papers.postedBy()),
+        PaperKind.CUSTOMER_PAYMENT);
   }
 }

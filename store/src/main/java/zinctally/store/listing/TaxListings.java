@@ -23,31 +23,27 @@ public final class TaxListings {
   private static final String PARTS =
       """
       (select j.paper_id, l.date as day, a.role,
-         if(p.kind = 'JOURNAL', 'by hand', l.memo) as rate,
-         if(p.kind = 'CHARGE', if(j.reverses, -p.net, p.net), 0) as base, l.amount as tax
+         if(k.by_hand, 'by hand', l.memo) as rate,
+         if(k.head_taxed, if(j.reverses, -p.net, p.net), 0) as base, l.amount as tax
        from account a join journal_line l on l.account_id = a.id and l.date between :from and :to
        join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
-       where a.role in ('SALES_TAX', 'PURCHASE_TAX')
+       join paper_kind k on k.kind = p.kind where a.role in ('SALES_TAX', 'PURCHASE_TAX')
        union all
-       select p.id, p.date, if(p.kind in ('INVOICE', 'COUNTER_SALE', 'CUSTOMER_RETURN'),
-           'SALES_TAX', 'PURCHASE_TAX'), coalesce(t.code, '(none)'),
-         if(p.kind in ('INVOICE', 'COUNTER_SALE', 'SUPPLIER_RETURN'), -l.net, l.net), 0
-       from paper p join paper_line l on l.paper_id = p.id and l.version = p.version
-         and (l.tax_rate_id is not null or l.net <> 0)
-       left join tax_rate t on t.id = l.tax_rate_id
-       where p.date between :from and :to and p.kind in ('INVOICE', 'COUNTER_SALE',
-         'CUSTOMER_RETURN', 'BILL', 'SUPPLIER_RETURN')
-       union all
-       select p.id, v.day, if(p.kind in ('INVOICE', 'COUNTER_SALE', 'CUSTOMER_RETURN'),
-           'SALES_TAX', 'PURCHASE_TAX'), coalesce(t.code, '(none)'),
-         if(p.kind in ('INVOICE', 'COUNTER_SALE', 'SUPPLIER_RETURN'), l.net, -l.net), 0
-       from (select paper_id, max(date) as day from journal where reverses group by paper_id) v
-       join paper p on p.id = v.paper_id and p.state = 'VOID'
+       select p.id, p.date, k.tax_role, coalesce(t.code, '(none)'), k.tax_sign * l.net, 0
+       from paper p join paper_kind k on k.kind = p.kind and k.tax_role <> ''
        join paper_line l on l.paper_id = p.id and l.version = p.version
          and (l.tax_rate_id is not null or l.net <> 0)
        left join tax_rate t on t.id = l.tax_rate_id
-       where v.day between :from and :to and p.kind in ('INVOICE', 'COUNTER_SALE',
-         'CUSTOMER_RETURN', 'BILL', 'SUPPLIER_RETURN')) x
+       where p.date between :from and :to
+       union all
+       select p.id, v.day, k.tax_role, coalesce(t.code, '(none)'), -k.tax_sign * l.net, 0
+       from (select paper_id, max(date) as day from journal where reverses group by paper_id) v
+       join paper p on p.id = v.paper_id and p.state = 'VOID'
+       join paper_kind k on k.kind = p.kind and k.tax_role <> ''
+       join paper_line l on l.paper_id = p.id and l.version = p.version
+         and (l.tax_rate_id is not null or l.net <> 0)
+       left join tax_rate t on t.id = l.tax_rate_id
+       where v.day between :from and :to) x
       left join tax_rate r on r.code = x.rate""";
 
   private static final String SIDE = "if(x.role = 'SALES_TAX', 'sales', 'purchases')";

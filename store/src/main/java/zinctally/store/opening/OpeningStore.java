@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import zinctally.core.papers.PaperKind;
 
 /** How far the opening has come. Amounts are minor units. */
 @Repository
@@ -35,9 +36,9 @@ public class OpeningStore {
             from item_group g left join opening_target t on t.subject = concat('group:', g.id)
             left join (
               select i.group_id, sum(l.net) as explained from paper p
-              join paper_line l on l.paper_id = p.id and l.version = p.version
+              join paper_kind k on k.kind = p.kind and k.opens join paper_line l on l.paper_id = p.id and l.version = p.version
               join item i on i.id = l.item_id
-              where p.kind = 'OPENING_STOCK' and p.state = 'POSTED' group by i.group_id) x on x.group_id = g.id
+              where p.state = 'POSTED' group by i.group_id) x on x.group_id = g.id
             order by g.name
             """)
         .query(
@@ -116,26 +117,34 @@ public class OpeningStore {
             "Name the places that hold stock",
             "/setup/places",
             exists("select 1 from place where name <> 'Store'")),
-        new Step(
-            "Bring in opening stock",
-            "/opening",
-            exists("select 1 from paper where kind = 'OPENING_STOCK' and state = 'POSTED'")),
-        new Step(
-            "Enter opening balances",
-            "/opening",
-            exists("select 1 from paper where kind = 'OPENING_BALANCES' and state = 'POSTED'")));
+        new Step("Bring in opening stock", "/opening", posted(PaperKind.OPENING_STOCK)),
+        new Step("Enter opening balances", "/opening", posted(PaperKind.OPENING_BALANCES)));
+  }
+
+  private boolean posted(PaperKind kind) {
+    return sql.sql("select exists (select 1 from paper where kind = ? and state = 'POSTED')")
+        .param(kind.name())
+        .query(Boolean.class)
+        .single();
   }
 
   private boolean exists(String query) {
     return sql.sql("select exists (" + query + ")").query(Boolean.class).single();
   }
 
+  private static final List<String> OPENING =
+      List.of(
+          PaperKind.OPENING_STOCK.name(),
+          PaperKind.OPENING_BALANCES.name(),
+          PaperKind.OPENING_PARTIES.name());
+
   /** Opening papers posted so far. */
   public record Posted(long id, String number, String kind, long total) {}
 
   public List<Posted> posted() {
     return sql.sql(
-            "select id, number, kind, total from paper where kind like 'OPENING%' and state = 'POSTED' order by id")
+            "select id, number, kind, total from paper where kind in (:kinds) and state = 'POSTED' order by id")
+        .param("kinds", OPENING)
         .query(
             (row, n) ->
                 new Posted(row.getLong(1), row.getString(2), row.getString(3), row.getLong(4)))

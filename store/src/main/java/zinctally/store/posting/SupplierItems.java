@@ -71,8 +71,9 @@ class SupplierItems implements Follower {
               update supplier_item s left join (
                 select l.quantity, l.net, p.date, p.id
                 from paper p force index (paper_by_party)
+                join paper_kind k on k.kind = p.kind and k.bills
                 join paper_line l on l.paper_id = p.id and l.version = p.version
-                where p.party_id = :party and p.kind = 'BILL' and p.state = 'POSTED'
+                where p.party_id = :party and p.state = 'POSTED'
                   and p.id <> :bill and l.item_id = :item
                 order by p.date desc, p.id desc, l.line desc limit 1) b on true
               set s.quantity = b.quantity, s.net = b.net, s.date = b.date, s.paper_id = b.id

@@ -6,8 +6,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.store.book.BookStore;
-import zinctally.store.listing.BuyListings;
 import zinctally.store.listing.Listing;
+import zinctally.store.listing.OrderListings;
 import zinctally.store.listing.SellListings;
 
 /** What waits, and how the month goes. Amounts are minor units. */
@@ -25,7 +25,7 @@ public class DayStore {
   public record Waiting(String what, String aside, Long amount, String next, String href) {}
 
   public long underReorder() {
-    Listing running = BuyListings.toOrder(books.book().coin());
+    Listing running = OrderListings.toOrder(books.book().coin());
     return sql.sql("select count(*) from " + running.from())
         .params(running.params())
         .query(Long.class)
@@ -119,16 +119,19 @@ public class DayStore {
         .orElse(today);
   }
 
-  /** Stock value by month end, the last twelve up to a date. */
-  public List<Long> stockByMonth(LocalDate date) {
+  /** What stock was worth at the end of a month. */
+  public record StockAt(LocalDate month, long worth) {}
+
+  /** Stock value by month end, the last twelve in which it changed, up to a date. */
+  public List<StockAt> stockByMonth(LocalDate date) {
     return sql.sql(
             """
-            select total from (
+            select month, total from (
               select month, sum(sum(value)) over (order by month) as total from stock_month
               where month <= ? group by month order by month desc limit 12) t order by month
             """)
         .param(date)
-        .query(Long.class)
+        .query((row, n) -> new StockAt(row.getObject(1, LocalDate.class), row.getLong(2)))
         .list();
   }
 }

@@ -123,11 +123,11 @@ public class TieOutStore {
             select p.id, p.number, min(l.date), a.code, a.name, l.item_id, i.name as item_name,
               sum(l.amount) as amount,
               json_value(v.text, '$.fields.override') as why
-            from paper p join journal j on j.paper_id = p.id
-            join journal_line l on l.journal_id = j.id join account a on a.id = l.account_id
+            from paper p join paper_kind k on k.kind = p.kind and k.by_hand
+            join journal j on j.paper_id = p.id join journal_line l on l.journal_id = j.id join account a on a.id = l.account_id
             join paper_version v on v.paper_id = p.id and v.version = p.version
             left join item i on i.id = l.item_id
-            where p.kind = 'JOURNAL' and a.role = ? and l.date <= ?
+            where a.role = ? and l.date <= ?
             group by p.id, a.id, l.item_id having amount <> 0 order by min(l.date), p.id
             """)
         .params(role, date)

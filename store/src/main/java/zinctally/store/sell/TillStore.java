@@ -47,8 +47,8 @@ public class TillStore {
                join journal_line l on l.journal_id = j.id
                join tender c on c.kind = 'CASH' and c.account_id = l.account_id
                where j.till_id = t.id) as cash,
-              (select count(*) from paper s where s.till_id = t.id and s.kind = 'COUNTER_SALE'
-               and s.state = 'POSTED') as sales
+              (select count(*) from paper s join paper_kind k on k.kind = s.kind and k.counter
+               where s.till_id = t.id and s.state = 'POSTED') as sales
             from till t join place p on p.id = t.place_id where\s"""
                 + which
                 + " order by t.id desc limit 1")
@@ -182,7 +182,8 @@ public class TillStore {
   public void dropEmpty(String login) {
     sql.sql(
             """
-            delete from draft where kind = 'COUNTER_SALE' and paper_id is null and begun_by = ?
+            delete from draft where kind in (select kind from paper_kind where counter)
+              and paper_id is null and begun_by = ?
               and json_length(text, '$.rows') = 0 and saved_at < ?
             """)
         .params(login, LocalDateTime.now(clock).minusDays(1))
@@ -194,7 +195,8 @@ public class TillStore {
     return sql.sql(
             """
             select coalesce(json_value(text, '$.fields.seller'), '') from draft
-            where kind = 'COUNTER_SALE' and begun_by = ? and paper_id is not null
+            where kind in (select kind from paper_kind where counter) and begun_by = ?
+              and paper_id is not null
             order by id desc limit 1
             """)
         .param(login)
@@ -207,7 +209,8 @@ public class TillStore {
   public List<Long> held(String place) {
     return sql.sql(
             """
-            select id from draft where kind = 'COUNTER_SALE' and paper_id is null
+            select id from draft where kind in (select kind from paper_kind where counter)
+              and paper_id is null
               and json_value(text, '$.fields.place') = ? and json_length(text, '$.rows') > 0
             order by saved_at desc, id desc limit 50
             """)

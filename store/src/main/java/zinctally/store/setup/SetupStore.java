@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import zinctally.core.papers.Place;
 import zinctally.store.find.Like;
 
 /** Places, tax rates, reasons and parties. */
@@ -22,6 +23,18 @@ public class SetupStore {
   public List<String> places() {
     return sql.sql("select name from place where active order by for_sale desc, id")
         .query(String.class)
+        .list();
+  }
+
+  /** Places in use and those where something is. */
+  public List<Place> whereGoodsAre() {
+    return sql.sql(
+            """
+            select id, name from place p where active
+              or exists (select 1 from place_stock s where s.place_id = p.id and s.quantity <> 0)
+            order by for_sale desc, id
+            """)
+        .query((row, n) -> new Place(row.getLong(1), row.getString(2)))
         .list();
   }
 

@@ -346,7 +346,10 @@ class GapsTest {
                 .alone(
                     () ->
                         book.get(OrderStore.class)
-                            .draftOrders("", Map.of("date", "2026-03-01"), "tester"));
+                            .draftOrders(
+                                zinctally.store.listing.Ask.ALL,
+                                Map.of("date", "2026-03-01"),
+                                "tester"));
     gap("select * from draft where paper_id is null", 1, orders, orders);
     assertThat(
             book.get(DraftStore.class).open(PaperKind.PURCHASE_ORDER).stream()

@@ -29,6 +29,7 @@ import zinctally.store.buy.OfferStore;
 import zinctally.store.buy.SupplierStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.PartyListings;
 import zinctally.store.parties.MergeStore;
 import zinctally.store.prove.AgeStore;
 import zinctally.store.setup.SetupStore;
@@ -121,7 +122,7 @@ class SupplierController {
             .stream()
             .filter(k -> May.write(request.getUserPrincipal(), k))
             .toList());
-    return lists.show(BuyListings.ofParty(id), "buy/supplier", model, request, response);
+    return lists.show(PartyListings.ofParty(id), "buy/supplier", model, request, response);
   }
 
   @GetMapping("/buy/supplier/{id:\\d+}/items")
@@ -132,7 +133,6 @@ class SupplierController {
       HttpServletResponse response) {
     SupplierStore.Card card = card(id);
     model.addAttribute("card", card);
-    model.addAttribute("tabs", BuyController.TABS);
     return lists.show(
         BuyListings.supplierItems(id, books.book().coin()),
         "buy/supplier-items",

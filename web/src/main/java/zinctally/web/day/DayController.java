@@ -16,7 +16,8 @@ import zinctally.core.papers.flow.Awaits;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.RepeatStore;
 import zinctally.store.check.CheckRuns;
-import zinctally.store.listing.Listings;
+import zinctally.store.listing.DayListings;
+import zinctally.store.listing.ProveListings;
 import zinctally.store.opening.OpeningStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.prove.DayStore;
@@ -30,8 +31,6 @@ import zinctally.web.shell.NotThere;
 /** The day: what waits, and what was written. */
 @Controller
 class DayController {
-  private static final AreaPage.Tabs TABS =
-      new AreaPage.Tabs("day", "Day", new AreaPage.Tab("Day", "/"));
   private final CardPayments payments;
   private final CheckRuns checks;
   private final DayStore days;
@@ -78,8 +77,13 @@ class DayController {
     model.addAttribute("steps", books.begun() ? List.of() : opening.firstSteps());
     model.addAttribute("monthDate", last);
     model.addAttribute("month", days.month(last));
-    model.addAttribute("stockPicture", LinePicture.of(days.stockByMonth(last), 286, 90));
-    return lists.show(Listings.dayBook(last.minusDays(60)), "day/day", model, request, response);
+    List<DayStore.StockAt> stock = days.stockByMonth(last);
+    model.addAttribute(
+        "stockPicture",
+        LinePicture.of(stock.stream().map(DayStore.StockAt::worth).toList(), 286, 90));
+    model.addAttribute(
+        "stockFrom", stock.isEmpty() ? "" : YearMonth.from(stock.get(0).month()).toString());
+    return lists.show(DayListings.dayBook(last.minusDays(60)), "day/day", model, request, response);
   }
 
   /** What a month's sales, or its cost of goods sold, is made of. */
@@ -98,7 +102,8 @@ class DayController {
     }
     model.addAttribute(
         "heading", (figure.equals("cost") ? "Cost of goods sold, " : "Sales, ") + month);
-    return page.show(TABS, Listings.month(first, figure.equals("cost")), model, request, response);
+    return page.under(
+        "/", ProveListings.month(first, figure.equals("cost")), model, request, response);
   }
 
   private List<Waiting> waiting(LocalDate today) {

@@ -21,6 +21,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.goods.Tracking;
+import zinctally.core.ledger.Account;
+import zinctally.core.ledger.AccountKind;
+import zinctally.core.ledger.Role;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Unit;
 import zinctally.store.book.BookStore;
@@ -31,7 +34,7 @@ import zinctally.store.goods.ItemMerges;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.goods.LadderStore;
 import zinctally.store.ledger.AccountStore;
-import zinctally.store.listing.Listings;
+import zinctally.store.listing.GoodsListings;
 import zinctally.store.sell.TaxStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.listing.AreaPage;
@@ -43,13 +46,6 @@ import zinctally.web.shell.Shown;
 /** Items: the list, the card, making and changing one. */
 @Controller
 class GoodsController {
-  static final AreaPage.Tabs TABS =
-      new AreaPage.Tabs(
-          "goods",
-          "Goods",
-          new AreaPage.Tab("Items", "/goods"),
-          new AreaPage.Tab("Lots and serial numbers", "/goods/lots"),
-          new AreaPage.Tab("What if", "/goods/what-if"));
   private static final int MOVEMENTS = 40;
   private final ItemStore items;
   private final ItemMerges merges;
@@ -87,11 +83,6 @@ class GoodsController {
     this.books = books;
     this.page = page;
     this.say = say;
-  }
-
-  @GetMapping("/goods")
-  String list(Model model, HttpServletRequest request, HttpServletResponse response) {
-    return page.show(TABS, Listings.items(), model, request, response);
   }
 
   private ItemCard card(long id) {
@@ -133,7 +124,7 @@ class GoodsController {
       HttpServletRequest request,
       HttpServletResponse response) {
     model.addAttribute("heading", card(id).name() + ", movements");
-    return page.show(TABS, Listings.movements(id), model, request, response);
+    return page.under("/goods", GoodsListings.movements(id), model, request, response);
   }
 
   private List<PriceShown> prices(ItemCard card, ItemStore.Stock stock) {
@@ -159,7 +150,7 @@ class GoodsController {
   String fresh(@RequestParam(required = false) Long like, Model model) {
     Map<String, String> fields = new HashMap<>();
     if (like != null) {
-      fields.putAll(ItemForm.fields(card(like)));
+      fields.putAll(ItemForm.fields(card(like), say.coin()));
       fields.remove("code");
       fields.remove("gtin");
     }
@@ -172,7 +163,7 @@ class GoodsController {
   }
 
   private Map<String, String> fields(long id) {
-    Map<String, String> fields = new HashMap<>(ItemForm.fields(card(id)));
+    Map<String, String> fields = new HashMap<>(ItemForm.fields(card(id), say.coin()));
     fields.put("tax_rate", taxes.ofItem(id));
     for (ItemCard.Price price : items.prices(id)) fields.putIfAbsent("price_" + price.list(), "");
     return fields;
@@ -202,7 +193,7 @@ class GoodsController {
     Optional<ItemCard> before = id == null ? Optional.empty() : Optional.of(card(id));
     boolean locked = id != null && items.moved(id);
     Map<String, String> crossed = new HashMap<>();
-    Map<String, String> typed = id == null ? sent : Shown.merged(sent, fields(id), crossed);
+    Map<String, String> typed = id == null ? coded(sent) : Shown.merged(sent, fields(id), crossed);
     ItemForm form = new ItemForm(typed);
     form.faults().putAll(crossed);
     ItemCard card =
@@ -246,6 +237,15 @@ class GoodsController {
     return "redirect:/goods/item/" + saved;
   }
 
+  /** With a code made from the name when none was typed. */
+  private Map<String, String> coded(Map<String, String> sent) {
+    Map<String, String> typed = new HashMap<>(sent);
+    String name = sent.getOrDefault("name", "");
+    if (sent.getOrDefault("code", "").isBlank() && !name.isBlank())
+      typed.put("code", items.freeCode(name));
+    return typed;
+  }
+
   private String form(
       Model model,
       Long id,
@@ -264,9 +264,19 @@ class GoodsController {
     model.addAttribute("methods", List.of(Method.FIFO, Method.AVERAGE, Method.SPECIFIC));
     model.addAttribute("trackings", Tracking.values());
     model.addAttribute("unitsOffered", Arrays.asList(Unit.values()));
-    model.addAttribute("accounts", accounts.all());
-    model.addAttribute("lists", items.prices(0));
+    List<Account> all = accounts.all();
+    List<ItemCard.Price> lists = items.prices(0);
+    model.addAttribute("accountsFor", accountsFor(all));
+    model.addAttribute("lists", lists);
+    model.addAttribute("parts", ItemParts.of(fields, faults, lists, all));
     model.addAttribute("rates", setup.taxRates());
     return "goods/form";
+  }
+
+  private static Map<String, List<Account>> accountsFor(List<Account> all) {
+    return Map.of(
+        "STOCK", all.stream().filter(a -> a.role() == Role.STOCK).toList(),
+        "SALES", all.stream().filter(a -> a.kind() == AccountKind.INCOME).toList(),
+        "COST", all.stream().filter(a -> a.kind() == AccountKind.EXPENSE).toList());
   }
 }

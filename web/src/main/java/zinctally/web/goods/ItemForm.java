@@ -12,6 +12,7 @@ import zinctally.core.goods.Gtin;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
+import zinctally.core.number.Coin;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Unit;
@@ -241,7 +242,7 @@ final class ItemForm {
   }
 
   /** A card as it stands in the form's fields. */
-  static Map<String, String> fields(ItemCard card) {
+  static Map<String, String> fields(ItemCard card, Coin coin) {
     Map<String, String> fields = new HashMap<>();
     fields.put("code", card.code());
     fields.put("name", card.name());
@@ -272,7 +273,7 @@ final class ItemForm {
         card.reorderQuantity() == null ? "" : card.units().typed(card.reorderQuantity()));
     fields.put(
         "standard_cost",
-        card.standardCost() == null ? "" : Figures.plain(card.standardCost().stripTrailingZeros()));
+        card.standardCost() == null ? "" : Figures.plain(coin.price(card.standardCost())));
     fields.put("notes", card.notes());
     fields.put("tracking", card.tracking().name());
     fields.put(
@@ -280,7 +281,7 @@ final class ItemForm {
     fields.put("state", card.active() ? "on" : "off");
     for (ItemCard.Price price : card.prices())
       if (price.price() != null)
-        fields.put("price_" + price.list(), Figures.plain(price.price().stripTrailingZeros()));
+        fields.put("price_" + price.list(), Figures.plain(coin.price(price.price())));
     return fields;
   }
 }

@@ -1,7 +1,5 @@
 package zinctally.web.goods;
 
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -10,8 +8,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import zinctally.store.goods.LotStore;
-import zinctally.store.listing.BuyListings;
-import zinctally.web.listing.AreaPage;
 import zinctally.web.paper.PaperPdf;
 import zinctally.web.shell.NotThere;
 
@@ -19,18 +15,11 @@ import zinctally.web.shell.NotThere;
 @Controller
 class LotController {
   private final LotStore lots;
-  private final AreaPage page;
   private final PaperPdf pdfs;
 
-  LotController(LotStore lots, AreaPage page, PaperPdf pdfs) {
+  LotController(LotStore lots, PaperPdf pdfs) {
     this.lots = lots;
     this.pdfs = pdfs;
-    this.page = page;
-  }
-
-  @GetMapping("/goods/lots")
-  String list(Model model, HttpServletRequest request, HttpServletResponse response) {
-    return page.show(GoodsController.TABS, BuyListings.lots(), model, request, response);
   }
 
   /** Where a single numbered piece came from, to hand over with it. */

@@ -22,25 +22,15 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.goods.ItemStore;
-import zinctally.store.listing.Listing;
-import zinctally.store.listing.Listings;
+import zinctally.store.listing.ValuationListings;
 import zinctally.store.paper.DraftStore;
-import zinctally.web.listing.AreaPage;
 import zinctally.web.listing.ListingPage;
 import zinctally.web.shell.May;
 
 /** What happens to goods between buying and selling. */
 @Controller
 class HandleController {
-  private static final AreaPage.Tabs TABS =
-      new AreaPage.Tabs(
-          "handle",
-          "Handle",
-          new AreaPage.Tab("Adjustments", "/handle"),
-          new AreaPage.Tab("Write-downs", "/handle/write-downs"),
-          new AreaPage.Tab("Write-downs to propose", "/handle/proposal"));
   private static final int MOST = 1000;
-  private final AreaPage page;
   private final ListingPage lists;
   private final ItemStore items;
   private final DraftStore drafts;
@@ -48,38 +38,12 @@ class HandleController {
   private final Clock clock;
 
   HandleController(
-      AreaPage page,
-      ListingPage lists,
-      ItemStore items,
-      DraftStore drafts,
-      BookStore books,
-      Clock clock) {
-    this.page = page;
+      ListingPage lists, ItemStore items, DraftStore drafts, BookStore books, Clock clock) {
     this.lists = lists;
     this.items = items;
     this.drafts = drafts;
     this.books = books;
     this.clock = clock;
-  }
-
-  @GetMapping("/handle")
-  String adjustments(Model model, HttpServletRequest request, HttpServletResponse response) {
-    Listing adjustments =
-        Listings.papers(
-            "Adjustments",
-            "No adjustment yet. Press n, then a, when jars break or are found.",
-            PaperKind.ADJUSTMENT);
-    return page.show(TABS, adjustments, model, request, response, PaperKind.ADJUSTMENT);
-  }
-
-  @GetMapping("/handle/write-downs")
-  String writeDowns(Model model, HttpServletRequest request, HttpServletResponse response) {
-    Listing papers =
-        Listings.papers(
-            "Write-downs",
-            "No write-down yet. The proposal shows which goods stand above what they would fetch.",
-            PaperKind.WRITE_DOWN);
-    return page.show(TABS, papers, model, request, response, PaperKind.WRITE_DOWN);
   }
 
   /** Goods that stand above what they would fetch, and those that have risen again. */
@@ -91,10 +55,8 @@ class HandleController {
       HttpServletResponse response) {
     BigDecimal toSell = percent(percent, model);
     model.addAttribute("percent", Figures.plain(toSell));
-    model.addAttribute("tabs", TABS);
-    model.addAttribute("path", request.getRequestURI());
     return lists.show(
-        Listings.writeDowns(toSell, books.book().coin()),
+        ValuationListings.writeDowns(toSell, books.book().coin()),
         "handle/proposal",
         model,
         request,
@@ -126,7 +88,7 @@ class HandleController {
                   BigDecimal cost = p.price().multiply(toSell).movePointLeft(2);
                   return Map.of(
                       "item", p.code(),
-                      "price", Figures.plain(p.price().stripTrailingZeros()),
+                      "price", Figures.plain(books.book().coin().price(p.price())),
                       "to_sell",
                           cost.setScale(6, RoundingMode.HALF_UP)
                               .stripTrailingZeros()

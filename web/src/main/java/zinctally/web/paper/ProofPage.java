@@ -67,6 +67,23 @@ class ProofPage {
     this.moment = moment;
   }
 
+  /**
+   * What keeps a paper from being posted.
+   *
+   * @param open whether it is only not typed yet, and so is said quietly
+   */
+  record FaultShown(Fault fault, boolean open) {
+    static FaultShown of(Fault fault, Draft draft) {
+      String typed =
+          fault.cell().isEmpty()
+              ? (draft.rows().isEmpty() ? "" : "lines")
+              : fault.row() < 0
+                  ? draft.field(fault.cell())
+                  : draft.cell(fault.row(), fault.cell().split("\\.")[2]);
+      return new FaultShown(fault, typed.isBlank() && fault.question().isEmpty());
+    }
+  }
+
   /** What a difference does: how much of it stays with goods here, how much goes to goods sold. */
   record Effect(String item, String all, String here, String sold) {}
 
@@ -97,8 +114,11 @@ class ProofPage {
     model.addAttribute("proof", proof);
     Part part = model.getAttribute("part") instanceof Part shown ? shown : Part.WHOLE;
     model.addAttribute("part", part);
-    List<Fault> faults = proof.faults();
-    model.addAttribute("faults", faults.subList(0, Math.min(FAULTS, faults.size())));
+    List<FaultShown> faults =
+        proof.faults().stream().limit(FAULTS).map(f -> FaultShown.of(f, draft)).toList();
+    model.addAttribute("faults", faults);
+    model.addAttribute(
+        "allOpen", proof.faults().stream().allMatch(f -> FaultShown.of(f, draft).open()));
     notes(proof.reading().notes(), model);
     model.addAttribute("form", PaperForm.of(draft.kind()));
     Optional<Draft> before =

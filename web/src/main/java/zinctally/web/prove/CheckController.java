@@ -36,8 +36,6 @@ class CheckController {
   @GetMapping("/prove/check")
   String show(Model model) {
     Optional<CheckRuns.Run> latest = runs.latest();
-    model.addAttribute("tabs", ProveController.TABS);
-    model.addAttribute("path", "/prove/check");
     model.addAttribute("run", latest.orElse(null));
     List<Finding> findings = latest.map(r -> runs.findings(r.id())).orElse(List.of());
     model.addAttribute("findings", findings);

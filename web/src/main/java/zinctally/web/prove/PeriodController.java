@@ -29,8 +29,6 @@ class PeriodController {
 
   @GetMapping("/prove/periods")
   String list(Model model) {
-    model.addAttribute("tabs", ProveController.TABS);
-    model.addAttribute("path", "/prove/periods");
     model.addAttribute("periods", periods.periods());
     return "prove/periods";
   }
@@ -47,8 +45,6 @@ class PeriodController {
   @GetMapping("/prove/periods/{month}")
   String ask(@PathVariable String month, Model model) {
     LocalDate first = month(month);
-    model.addAttribute("tabs", ProveController.TABS);
-    model.addAttribute("path", "/prove/periods");
     model.addAttribute(
         "period",
         periods.periods().stream()

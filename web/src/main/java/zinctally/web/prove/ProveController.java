@@ -13,12 +13,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.core.ledger.Account;
-import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.flow.Awaits;
 import zinctally.store.ledger.AccountStore;
-import zinctally.store.listing.BuyListings;
-import zinctally.store.listing.Listing;
-import zinctally.store.listing.Listings;
+import zinctally.store.listing.ProveListings;
 import zinctally.store.prove.TieOutStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.picture.LinePicture;
@@ -28,21 +24,6 @@ import zinctally.web.shell.NotThere;
 /** Stock book against ledger, and the ledger itself. */
 @Controller
 class ProveController {
-  static final AreaPage.Tabs TABS =
-      new AreaPage.Tabs(
-          "prove",
-          "Prove",
-          new AreaPage.Tab("Tie-out", "/prove"),
-          new AreaPage.Tab("Trial balance", "/prove/accounts"),
-          new AreaPage.Tab("Journal", "/prove/journal"),
-          new AreaPage.Tab("Journals by hand", "/prove/by-hand"),
-          new AreaPage.Tab("Received, not billed", "/prove/received"),
-          new AreaPage.Tab("Billed, not received", "/prove/billed"),
-          new AreaPage.Tab("Sent, not invoiced", "/prove/sent"),
-          new AreaPage.Tab("Billed ahead", "/prove/ahead"),
-          new AreaPage.Tab("Tax", "/prove/tax"),
-          new AreaPage.Tab("Periods", "/prove/periods"),
-          new AreaPage.Tab("Check", "/prove/check"));
   private final TieOutStore tieOut;
   private final AccountStore accounts;
   private final AreaPage page;
@@ -53,33 +34,6 @@ class ProveController {
     this.accounts = accounts;
     this.page = page;
     this.clock = clock;
-  }
-
-  /** Lines that wait for their paper or for their goods, and whether they tie out. */
-  @GetMapping("/prove/{which:received|billed|sent|ahead}")
-  String awaited(
-      @PathVariable String which,
-      @RequestParam(defaultValue = "") String date,
-      Model model,
-      HttpServletRequest request,
-      HttpServletResponse response) {
-    Awaits what =
-        switch (which) {
-          case "received" -> Awaits.RECEIVED_BILL;
-          case "billed" -> Awaits.BILLED_GOODS;
-          case "sent" -> Awaits.SENT_INVOICE;
-          default -> Awaits.INVOICED_GOODS;
-        };
-    LocalDate at = AtDate.read(date, clock, model);
-    model.addAttribute("date", at);
-    model.addAttribute(
-        "control",
-        tieOut.controls(at).stream()
-            .filter(c -> c.role().equals(what.role().name()))
-            .findFirst()
-            .orElseThrow());
-    return page.show(
-        TABS.above("prove/awaited"), BuyListings.awaited(what, at), model, request, response);
   }
 
   /** A group's sums, with its items when it is opened. */
@@ -105,8 +59,6 @@ class ProveController {
     long book = items.stream().mapToLong(TieOutStore.ItemLine::book).sum();
     long ledger = items.stream().mapToLong(TieOutStore.ItemLine::ledger).sum();
     List<TieOutStore.DayLine> days = tieOut.days(at);
-    model.addAttribute("tabs", TABS);
-    model.addAttribute("path", "/prove");
     model.addAttribute("date", at);
     model.addAttribute("groups", groups.values());
     model.addAttribute("opened", group);
@@ -141,17 +93,6 @@ class ProveController {
     return "prove/tie-out";
   }
 
-  @GetMapping("/prove/accounts")
-  String accounts(
-      @RequestParam(defaultValue = "") String date,
-      Model model,
-      HttpServletRequest request,
-      HttpServletResponse response) {
-    LocalDate at = AtDate.read(date, clock, model);
-    model.addAttribute("date", at);
-    return page.show(TABS, Listings.accounts(at), model, request, response);
-  }
-
   @GetMapping("/prove/account/{id}")
   String account(
       @PathVariable long id,
@@ -164,19 +105,6 @@ class ProveController {
             .findFirst()
             .orElseThrow(() -> new NotThere("account " + id));
     model.addAttribute("heading", account.label());
-    return page.show(TABS, Listings.account(id), model, request, response);
-  }
-
-  @GetMapping("/prove/journal")
-  String journal(Model model, HttpServletRequest request, HttpServletResponse response) {
-    return page.show(TABS, Listings.journal(), model, request, response, PaperKind.JOURNAL);
-  }
-
-  @GetMapping("/prove/by-hand")
-  String byHand(Model model, HttpServletRequest request, HttpServletResponse response) {
-    Listing journals =
-        Listings.papers(
-            "Journals by hand", "No journal by hand. Papers keep the ledger.", PaperKind.JOURNAL);
-    return page.show(TABS, journals, model, request, response, PaperKind.JOURNAL);
+    return page.under("/prove/accounts", ProveListings.account(id), model, request, response);
   }
 }

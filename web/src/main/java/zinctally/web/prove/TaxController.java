@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.store.listing.TaxListings;
 import zinctally.store.sell.TaxStore;
 import zinctally.web.listing.AreaPage;
+import zinctally.web.listing.ListPage;
 import zinctally.web.shell.DaySpan;
 
 /** Tax by period and rate, tied out to the tax accounts, with the papers behind it. */
@@ -47,15 +48,12 @@ class TaxController {
     model.addAttribute(
         "more",
         List.of(
-            new AreaPage.Tab(
+            new ListPage.Link(
                 "the papers behind it",
                 "/prove/tax/papers?from=" + days.from() + "&to=" + days.to())));
-    return page.show(
-        ProveController.TABS.above("prove/tax"),
-        TaxListings.byRate(days.from(), days.to()),
-        model,
-        request,
-        response);
+    model.addAttribute("above", "prove/tax");
+    return page.under(
+        "/prove/tax", TaxListings.byRate(days.from(), days.to()), model, request, response);
   }
 
   @GetMapping("/prove/tax/papers")
@@ -66,7 +64,7 @@ class TaxController {
       HttpServletRequest request,
       HttpServletResponse response) {
     DaySpan days = days(from, to, model);
-    return page.show(
-        ProveController.TABS, TaxListings.papers(days.from(), days.to()), model, request, response);
+    return page.under(
+        "/prove/tax/papers", TaxListings.papers(days.from(), days.to()), model, request, response);
   }
 }

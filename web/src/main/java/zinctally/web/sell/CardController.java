@@ -1,9 +1,6 @@
 package zinctally.web.sell;
 
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
-import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -13,11 +10,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.listing.SellListings;
 import zinctally.store.sell.CardPayments;
 import zinctally.store.sell.CardPayments.Payment;
 import zinctally.store.sell.CardPayments.State;
-import zinctally.web.listing.AreaPage;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 
@@ -26,18 +21,10 @@ import zinctally.web.shell.NotThere;
 class CardController {
   private final CardPayments payments;
   private final CounterDesk desk;
-  private final AreaPage page;
 
-  CardController(CardPayments payments, CounterDesk desk, AreaPage page) {
+  CardController(CardPayments payments, CounterDesk desk) {
     this.payments = payments;
     this.desk = desk;
-    this.page = page;
-  }
-
-  @GetMapping("/sell/cards")
-  String list(Model model, HttpServletRequest request, HttpServletResponse response) {
-    model.addAttribute("more", List.of(new AreaPage.Tab("Tills", "/sell/tills")));
-    return page.show(SellController.TABS, SellListings.cards(), model, request, response);
   }
 
   private Payment payment(long id) {

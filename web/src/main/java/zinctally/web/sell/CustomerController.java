@@ -29,7 +29,7 @@ import zinctally.core.papers.Party;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.SetUp;
 import zinctally.store.buy.OfferStore;
-import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.PartyListings;
 import zinctally.store.parties.MergeStore;
 import zinctally.store.prove.AgeStore;
 import zinctally.store.sell.CustomerStore;
@@ -134,7 +134,7 @@ class CustomerController {
             .stream()
             .filter(k -> May.write(request.getUserPrincipal(), k))
             .toList());
-    return lists.show(BuyListings.ofParty(id), "sell/customer", model, request, response);
+    return lists.show(PartyListings.ofParty(id), "sell/customer", model, request, response);
   }
 
   private String rateName(long rate) {

@@ -1,14 +1,11 @@
 package zinctally.web.sell;
 
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -27,7 +24,6 @@ import zinctally.core.units.Units;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.goods.GroupStore;
-import zinctally.store.listing.PriceListings;
 import zinctally.store.sell.PriceChanges;
 import zinctally.store.sell.PriceStore;
 import zinctally.web.listing.AreaPage;
@@ -64,18 +60,6 @@ class PriceController {
 
   private static void allow(Principal who) {
     if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
-  }
-
-  @GetMapping("/sell/prices")
-  String prices(Model model, HttpServletRequest request, HttpServletResponse response) {
-    model.addAttribute("lists", prices.lists());
-    model.addAttribute("more", List.of(new AreaPage.Tab("change many", "/sell/prices/many")));
-    return page.show(
-        SellController.TABS.above("sell/prices"),
-        PriceListings.prices(BigDecimal.TEN.pow(books.book().coin().digits())),
-        model,
-        request,
-        response);
   }
 
   /** Sets one price, or takes it away when none is typed. */

@@ -1,7 +1,5 @@
 package zinctally.web.sell;
 
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URI;
 import java.security.Principal;
@@ -16,7 +14,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import zinctally.store.listing.SellListings;
 import zinctally.store.sell.CustomerStore;
 import zinctally.store.sell.ReminderStore;
 import zinctally.web.listing.AreaPage;
@@ -47,16 +44,6 @@ class ReminderController {
 
   private ReminderStore.Reminder reminder(long id) {
     return reminders.find(id).orElseThrow(() -> new NotThere("reminder " + id));
-  }
-
-  @GetMapping("/sell/reminders")
-  String list(Model model, HttpServletRequest request, HttpServletResponse response) {
-    return page.show(
-        SellController.TABS.above("sell/reminders"),
-        SellListings.reminders(),
-        model,
-        request,
-        response);
   }
 
   @PostMapping("/sell/reminders")

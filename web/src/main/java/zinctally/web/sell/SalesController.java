@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.store.listing.SalesListings;
 import zinctally.store.sell.SalesStore;
 import zinctally.web.listing.AreaPage;
+import zinctally.web.listing.ListPage;
 import zinctally.web.picture.LinePicture;
 import zinctally.web.shell.DaySpan;
 import zinctally.web.shell.NotThere;
@@ -45,8 +46,9 @@ class SalesController {
     DaySpan days = DaySpan.read(from, to, today.withDayOfMonth(1), today, model);
     model.addAttribute("days", days);
     model.addAttribute("months", List.of());
-    return page.show(
-        SellController.TABS.above("sell/sales"),
+    model.addAttribute("above", "sell/sales");
+    return page.under(
+        "/sell/commission",
         SalesListings.commission(days.from(), days.to()),
         model,
         request,
@@ -79,7 +81,7 @@ class SalesController {
                     .filter(b -> b != way)
                     .map(
                         b ->
-                            new AreaPage.Tab(
+                            new ListPage.Link(
                                 "by " + b.words(),
                                 "/sell/sales/"
                                     + b.words()
@@ -87,13 +89,10 @@ class SalesController {
                                     + days.from()
                                     + "&to="
                                     + days.to())),
-                Stream.of(new AreaPage.Tab("commission basis", "/sell/commission")))
+                Stream.of(new ListPage.Link("commission basis", "/sell/commission")))
             .toList());
-    return page.show(
-        SellController.TABS.above("sell/sales"),
-        SalesListings.sales(way, days.from(), days.to()),
-        model,
-        request,
-        response);
+    model.addAttribute("above", "sell/sales");
+    return page.under(
+        "/sell/sales", SalesListings.sales(way, days.from(), days.to()), model, request, response);
   }
 }

@@ -47,7 +47,6 @@ class BookController {
 
   @GetMapping("/setup")
   String book(Model model) {
-    model.addAttribute("tab", "book");
     model.addAttribute("forms", Form.values());
     model.addAttribute("figures", books.figuresOf(""));
     model.addAttribute("begun", books.begun());

@@ -44,7 +44,6 @@ class ChartController {
 
   @GetMapping("/setup/accounts")
   String accounts(Model model) {
-    model.addAttribute("tab", "accounts");
     model.addAttribute("accounts", accounts.all());
     model.addAttribute("rates", tables.taxRatesInUse());
     model.addAttribute("usualTax", taxes.ofAccounts());

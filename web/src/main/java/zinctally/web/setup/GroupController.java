@@ -29,7 +29,6 @@ class GroupController {
   @GetMapping("/setup/groups")
   String groups(Model model) {
     GroupStore.Tree tree = groups.tree();
-    model.addAttribute("tab", "groups");
     model.addAttribute("tree", tree);
     model.addAttribute("methods", List.of(Method.FIFO, Method.AVERAGE));
     model.addAttribute("accounts", accounts.all());

@@ -69,7 +69,6 @@ class LookController {
     @SuppressWarnings("unchecked") // flashed by save() below
     Map<String, String> refused = (Map<String, String>) model.getAttribute("typed");
     LookStore.Look look = refused == null ? looks.look() : typed(refused);
-    model.addAttribute("tab", "papers");
     model.addAttribute("look", look);
     model.addAttribute("kinds", WORDED);
     model.addAttribute("logo", looks.logo().isPresent());

@@ -28,7 +28,6 @@ class PeopleController {
 
   @GetMapping("/setup/people")
   String people(Model model) {
-    model.addAttribute("tab", "people");
     model.addAttribute("people", people.all());
     model.addAttribute("roles", Person.Role.values());
     model.addAttribute("forms", Form.values());

@@ -28,6 +28,10 @@ public final class May {
     return role == Person.Role.OWNER || role == Person.Role.BOOKKEEPER;
   }
 
+  public static boolean own(Principal principal) {
+    return role(principal) == Person.Role.OWNER;
+  }
+
   /** The owner, and who has the role that approves orders. */
   public static boolean approve(Principal principal, String approver) {
     Person.Role role = role(principal);

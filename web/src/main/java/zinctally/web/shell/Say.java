@@ -33,7 +33,7 @@ public class Say {
   }
 
   /** Looked up once for each request, not once for each figure. */
-  private Coin coin() {
+  public Coin coin() {
     RequestAttributes request = RequestContextHolder.getRequestAttributes();
     if (request == null) return lookedUp();
     Object kept = request.getAttribute("coin", RequestAttributes.SCOPE_REQUEST);
@@ -100,9 +100,7 @@ public class Say {
 
   public String price(BigDecimal price) {
     if (price == null) return "";
-    BigDecimal bare = price.stripTrailingZeros();
-    return Figures.grouped(
-        bare.scale() < coin().digits() ? bare.setScale(coin().digits()) : bare, coin().digits());
+    return Figures.grouped(coin().price(price), coin().digits());
   }
 
   /** Gross margin on sales, as a percentage. */
@@ -115,7 +113,7 @@ public class Say {
   }
 
   public String percent(BigDecimal percent) {
-    return Figures.grouped(percent, 0) + "%";
+    return Figures.grouped(percent, 1) + "%";
   }
 
   public String heading(LocalDate date) {

@@ -72,7 +72,7 @@ class Shell {
         "newPapers", NEW.stream().filter(n -> May.write(principal, n.kind())).toList());
     model.addAttribute("mayWrite", May.role(principal) != Person.Role.READER);
     model.addAttribute("maySetUp", May.setUp(principal));
-    model.addAttribute("mayOwn", May.role(principal) == Person.Role.OWNER);
+    model.addAttribute("mayOwn", May.own(principal));
     model.addAttribute("who", principal == null ? "" : principal.getName());
     if (request.getHeader("HX-Request") != null || principal == null) return;
     Optional<Book> book = books.find();

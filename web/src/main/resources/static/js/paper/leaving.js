@@ -5,14 +5,14 @@ import {typed, proved, stands, gone} from "./proving.js";
 // what is typed while she leaves is sent after her; and where the same draft is opened next in
 // this window, it goes on from there, unless another has written in it meanwhile
 const here = () => ({
-  at: paper.getAttribute("hx-post"),
+  at: paper.getAttribute("data-hx-post"),
   window: $("[name=_window]", paper).value,
   revision: Number($("#revision").value),
   from: $("[name=_from]", paper) ? $("[name=_from]", paper).value : "",
   cells: [...stands()],
 });
 addEventListener("pagehide", () => {
-  if (gone || !paper.hasAttribute("hx-post")) return;
+  if (gone || !paper.hasAttribute("data-hx-post")) return;
   const left = here();
   sessionStorage.setItem("left", JSON.stringify(left));
   if (proved === typed) return;

@@ -20,7 +20,7 @@ let flying = false;
 let waiting = [];
 for (const change of ["input", "saved-now"]) paper.addEventListener(change, () => { typed++; });
 // the proof is asked for where it is made, whatever button was pressed meanwhile
-document.addEventListener("htmx:configRequest", (e) => { if (e.detail.elt === paper) e.detail.path = paper.getAttribute("hx-post"); });
+document.addEventListener("htmx:configRequest", (e) => { if (e.detail.elt === paper) e.detail.path = paper.getAttribute("data-hx-post"); });
 let sentCells = null; // what stood in each cell when the proof was asked for
 export const stands = () => new Map(all("[data-cell]", paper).map((c) => [c.dataset.cell, c.value]));
 // an answer speaks of what was typed when it was asked for; what was typed since is left alone

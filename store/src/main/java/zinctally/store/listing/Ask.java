@@ -1,0 +1,29 @@
+package zinctally.store.listing;
+
+import java.util.List;
+
+/**
+ * What a reader asks of a list.
+ *
+ * @param filter words that must all occur, in any text or date column
+ * @param narrow what of single columns is let through; all must hold
+ * @param sort a column's key, with a leading minus for descending; unknown keys are ignored
+ * @param after where to go on, from {@link Page#next()}; empty for the start
+ */
+public record Ask(String filter, List<Narrow> narrow, String sort, String after) {
+  public static final Ask ALL = of("");
+
+  public Ask {
+    narrow = List.copyOf(narrow);
+  }
+
+  /** All that holds these words, in the list's own order. */
+  public static Ask of(String filter) {
+    return new Ask(filter, List.of(), "", "");
+  }
+
+  /** The same from its start. */
+  public Ask fromStart() {
+    return new Ask(filter, narrow, sort, "");
+  }
+}

@@ -1,0 +1,162 @@
+package zinctally.store.listing;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import zinctally.store.find.Like;
+
+/** What is asked of a listing, as SQL and its parameters; all that came from outside is one. */
+final class AskedSql {
+  static final char CUT = '\u001f';
+  private static final int MOST_WORDS = 8;
+  private final Listing listing;
+  private final Map<String, Object> params;
+  private final List<String> conditions = new ArrayList<>();
+  private final String key;
+  private final String order;
+
+  AskedSql(Listing listing, Ask ask) {
+    this.listing = listing;
+    this.params = new HashMap<>(listing.params());
+    boolean own = ask.sort().isEmpty() || listing.column(bare(ask.sort())) == null;
+    String sort = own ? listing.sort() : ask.sort();
+    boolean down = sort.startsWith("-");
+    Listing.Column by = listing.column(bare(sort));
+    // the column of the first sort is never null, so that its index gives the order
+    this.key =
+        sort.equals(listing.sort())
+            ? by.sql()
+            : "coalesce(" + by.sql() + ", " + (by.type().figure() ? "0" : "''") + ")";
+    this.order = down ? " desc" : "";
+    filter(ask.filter());
+    ask.narrow().forEach(this::narrow);
+    after(ask.after(), down);
+  }
+
+  Map<String, Object> params() {
+    return params;
+  }
+
+  /** The rows in their order, with {@code _key} and {@code _id} to go on from. */
+  String rows(int atMost) {
+    return "select "
+        + listing.columns().stream()
+            .map(c -> c.sql() + " as `" + c.key() + "`")
+            .collect(Collectors.joining(", "))
+        + ", "
+        + key
+        + " as _key, "
+        + listing.id()
+        + " as _id"
+        + from()
+        + " order by "
+        + key
+        + order
+        + ", "
+        + listing.id()
+        + order
+        + (atMost == Integer.MAX_VALUE ? "" : " limit " + atMost);
+  }
+
+  /** How many there are and what they come to; of the first of them when there are more. */
+  String sums(int atMost) {
+    List<Listing.Column> summed = listing.summed();
+    return "select count(*) as _rows"
+        + summed.stream()
+            .map(c -> ", sum(`" + c.key() + "`) as `" + c.key() + "`")
+            .collect(Collectors.joining())
+        + " from (select 1 as _one"
+        + summed.stream()
+            .map(c -> ", " + c.sql() + " as `" + c.key() + "`")
+            .collect(Collectors.joining())
+        + from()
+        + " limit "
+        + atMost
+        + ") _asked";
+  }
+
+  private String from() {
+    return " from "
+        + listing.from()
+        + conditions.stream().map(c -> " and " + c).collect(Collectors.joining());
+  }
+
+  private void filter(String filter) {
+    for (String word : words(filter))
+      conditions.add(
+          listing.columns().stream()
+              .filter(c -> c.type() == Listing.Type.TEXT || c.type() == Listing.Type.DATE)
+              .map(c -> like(c, "%" + Like.escaped(word) + "%"))
+              .collect(Collectors.joining(" or ", "(", ")")));
+  }
+
+  private void narrow(Narrow narrow) {
+    Listing.Column column = listing.column(narrow.column());
+    if (column == null || column.type() == Listing.Type.HIDDEN) return;
+    if (narrow instanceof Narrow.Words words) {
+      if (words.either().isEmpty()) return;
+      conditions.add(
+          words.either().stream()
+              .limit(MOST_WORDS)
+              .map(
+                  all ->
+                      all.stream()
+                          .limit(MOST_WORDS)
+                          .map(word -> like(column, "%" + Like.escaped(word) + "%"))
+                          .collect(Collectors.joining(" and ", "(", ")")))
+              .collect(Collectors.joining(" or ", "(", ")")));
+    } else if (narrow instanceof Narrow.Between between) {
+      if (between.from() != null)
+        conditions.add("(" + column.sql() + ") >= " + param(between.from()));
+      if (between.to() instanceof LocalDate day && column.type() == Listing.Type.TIME)
+        conditions.add("(" + column.sql() + ") < " + param(day.plusDays(1)));
+      else if (between.to() != null)
+        conditions.add("(" + column.sql() + ") <= " + param(between.to()));
+    }
+  }
+
+  private void after(String after, boolean down) {
+    int cut = after.indexOf(CUT);
+    if (cut < 0) return;
+    String afterKey = param(after.substring(0, cut));
+    String afterId = param(after.substring(cut + 1));
+    conditions.add(key + (down ? " <= " : " >= ") + afterKey);
+    conditions.add(
+        "("
+            + key
+            + ", "
+            + listing.id()
+            + ") "
+            + (down ? "<" : ">")
+            + " ("
+            + afterKey
+            + ", "
+            + afterId
+            + ")");
+  }
+
+  private String like(Listing.Column column, String pattern) {
+    return "coalesce(" + column.sql() + ", '') like " + param(pattern);
+  }
+
+  private String param(Object value) {
+    String name = "asked" + params.size();
+    params.put(name, value);
+    return ":" + name;
+  }
+
+  private static List<String> words(String text) {
+    List<String> words = new ArrayList<>();
+    for (String word : text.toLowerCase(Locale.ROOT).split("\\s+"))
+      if (!word.isEmpty() && words.size() < MOST_WORDS) words.add(word);
+    return words;
+  }
+
+  private static String bare(String sort) {
+    return sort.startsWith("-") ? sort.substring(1) : sort;
+  }
+}

@@ -1,0 +1,74 @@
+package zinctally.store.listing;
+
+import static zinctally.store.listing.Listing.Type.DATE;
+import static zinctally.store.listing.Listing.Type.HIDDEN;
+import static zinctally.store.listing.Listing.Type.MONEY;
+import static zinctally.store.listing.Listing.Type.QUANTITY;
+import static zinctally.store.listing.Listing.Type.TEXT;
+
+import java.util.List;
+import java.util.Map;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.plan.Plan;
+import zinctally.store.listing.Listing.Column;
+
+/** What happened to goods between buying and selling. */
+public final class HandleListings {
+  private HandleListings() {}
+
+  /** Every line of an adjustment: what was found or is gone, why, and what it was worth. */
+  public static Listing adjustments() {
+    return new Listing(
+        "Adjustments",
+        """
+        paper p straight_join paper_line n on n.paper_id = p.id and n.version = p.version
+        straight_join item i on i.id = n.item_id left join place l on l.id = n.place_id
+        where p.kind = :kind""",
+        Map.of("kind", PaperKind.ADJUSTMENT.name(), "part", Plan.PART),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("item_id", "", "i.id", HIDDEN),
+            new Column("date", "Date", "p.date", DATE),
+            new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
+            new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+            new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
+            new Column("place", "At", "l.name", TEXT),
+            new Column("reason", "Reason", "n.wording", TEXT),
+            new Column("up", "Found", "if(n.quantity > 0, n.quantity, null)", QUANTITY),
+            new Column("down", "Gone", "if(n.quantity < 0, -n.quantity, null)", QUANTITY),
+            new Column(
+                "value",
+                "Value",
+                """
+                (select nullif(sum(e.booked), 0) from cost_event e
+                 where e.paper_id = p.id and e.line % :part = n.line and not e.gone)""",
+                MONEY,
+                Papers.PAPER),
+            new Column("state", "State", "if(p.state = 'VOID', 'void', '')", TEXT),
+            new Column("who", "Posted by", "p.posted_by", TEXT)),
+        "concat(lpad(p.id, 12, '0'), '.', lpad(n.line, 8, '0'))",
+        "-date",
+        "No adjustment yet. Press n, then a, when jars break or are found.");
+  }
+
+  /** Write-downs, and what was taken back of them. */
+  public static Listing writeDowns() {
+    return Papers.list(
+        "Write-downs",
+        "No write-down yet. The proposal shows which goods stand above what they would fetch.",
+        List.of(
+            Papers.what(),
+            new Column(
+                "why",
+                "Why",
+                """
+                (select group_concat(distinct nullif(n.wording, '') separator ', ')
+                 from paper_line n where n.paper_id = p.id and n.version = p.version)""",
+                TEXT),
+            new Column("down", "Written down", "if(p.net < 0, -p.net, null)", MONEY, Papers.PAPER),
+            new Column("up", "Back up", "if(p.net > 0, p.net, null)", MONEY, Papers.PAPER),
+            Papers.state(),
+            Papers.postedBy()),
+        PaperKind.WRITE_DOWN);
+  }
+}

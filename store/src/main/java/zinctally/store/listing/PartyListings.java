@@ -1,0 +1,63 @@
+package zinctally.store.listing;
+
+import static zinctally.store.listing.Listing.Type.DATE;
+import static zinctally.store.listing.Listing.Type.HIDDEN;
+import static zinctally.store.listing.Listing.Type.MONEY;
+import static zinctally.store.listing.Listing.Type.TEXT;
+
+import java.util.List;
+import java.util.Map;
+import zinctally.core.papers.Party;
+import zinctally.store.listing.Listing.Column;
+
+/** What suppliers and customers have open, and their papers. */
+public final class PartyListings {
+  private PartyListings() {}
+
+  /** What suppliers or customers have open. */
+  public static Listing open(Party.Kind side) {
+    boolean owing = side == Party.Kind.SUPPLIER;
+    String sign = owing ? "-" : "";
+    return new Listing(
+        owing ? "Owed to suppliers" : "Owed by customers",
+        """
+        open_item o join party w on w.id = o.party_id join paper p on p.id = o.paper_id
+        where o.open <> 0 and w.kind = :side""",
+        Map.of("side", side.name()),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("party_id", "", "w.id", HIDDEN),
+            owing ? Papers.supplier() : Papers.customer(),
+            new Column("number", "Number", "o.number", TEXT, Papers.PAPER),
+            Papers.reference(owing ? "Their number" : "Their order"),
+            new Column("date", "Date", "o.date", DATE),
+            new Column("due", "Due", "o.due", DATE),
+            new Column("amount", "Amount", sign + "o.amount", MONEY),
+            new Column("open", "Still open", sign + "o.open", MONEY, Papers.PAPER)),
+        "o.id",
+        "due",
+        "Nothing is open.");
+  }
+
+  /** All papers of a party. */
+  public static Listing ofParty(long party) {
+    return new Listing(
+        "Papers",
+        "paper p straight_join paper_kind k on k.kind = p.kind where p.party_id = :party",
+        Map.of("party", party),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("date", "Date", "p.date", DATE),
+            new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
+            new Column("kind", "Paper", "k.words", TEXT),
+            Papers.reference("Their number"),
+            Papers.what(),
+            Papers.due(),
+            Papers.total("Total").apart(),
+            Papers.open("Still open").apart(),
+            Papers.state()),
+        "p.id",
+        "-date",
+        "No paper yet.");
+  }
+}

@@ -1,0 +1,31 @@
+package zinctally.web.handle;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.listing.HandleListings;
+import zinctally.web.listing.Area;
+import zinctally.web.listing.ListPage;
+
+/** The pages of what happens to goods between buying and selling. */
+@Configuration
+class HandleLists {
+  @Bean
+  @Order(5)
+  Area handleArea() {
+    return Area.of(
+        "handle",
+        "Handle",
+        ListPage.at("/handle", "Adjustments")
+            .known("breakage shrinkage found lost count stock take waste")
+            .lists(a -> HandleListings.adjustments())
+            .begins(PaperKind.ADJUSTMENT),
+        ListPage.at("/handle/write-downs", "Write-downs")
+            .known("net realisable value impairment obsolete")
+            .lists(a -> HandleListings.writeDowns())
+            .begins(PaperKind.WRITE_DOWN),
+        ListPage.at("/handle/proposal", "Write-downs to propose")
+            .known("net realisable value slow"));
+  }
+}

@@ -1,0 +1,38 @@
+package zinctally.web.listing;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
+import java.time.LocalDate;
+import org.springframework.ui.Model;
+import zinctally.web.shell.AtDate;
+import zinctally.web.shell.DaySpan;
+
+/** What a list is asked for besides its filters. What cannot be read is said on the page. */
+public record Asked(HttpServletRequest request, Model model, Clock clock) {
+  private static final String DATE = "date";
+  private static final String DAYS = "days";
+
+  public LocalDate today() {
+    return LocalDate.now(clock);
+  }
+
+  /** The day at whose end it is looked at: the one asked for, else today. */
+  public LocalDate date() {
+    if (!model.containsAttribute(DATE))
+      model.addAttribute(DATE, AtDate.read(text(DATE), clock, model));
+    return (LocalDate) model.getAttribute(DATE);
+  }
+
+  /** The days asked for; by default those from a day on. */
+  public DaySpan days(LocalDate usualFrom) {
+    if (!model.containsAttribute(DAYS))
+      model.addAttribute(DAYS, DaySpan.read(text("from"), text("to"), usualFrom, today(), model));
+    return (DaySpan) model.getAttribute(DAYS);
+  }
+
+  /** What stands in the address under a name; nothing when it does not. */
+  public String text(String name) {
+    String value = request.getParameter(name);
+    return value == null ? "" : value;
+  }
+}

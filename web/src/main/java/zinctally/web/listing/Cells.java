@@ -1,0 +1,97 @@
+package zinctally.web.listing;
+
+import java.math.BigDecimal;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.springframework.stereotype.Component;
+import zinctally.store.listing.Listing;
+import zinctally.store.listing.Listing.Column;
+import zinctally.store.listing.Totals;
+import zinctally.web.shell.Say;
+
+/** What stands in the cells of a list. */
+@Component
+class Cells {
+  private static final Pattern KEY = Pattern.compile("\\{(\\w+)}");
+  private static final List<String> NEVER_BROKEN = List.of("number", "code");
+  private final Say say;
+
+  Cells(Say say) {
+    this.say = say;
+  }
+
+  /** One cell as it is shown; a whole one, such as a date or a number, never wraps. */
+  record Cell(String text, String href, boolean figure, boolean quiet, boolean whole) {}
+
+  /**
+   * What all rows come to.
+   *
+   * @param lead how many cells the words take
+   * @param sums of the columns after those; empty where nothing is added up
+   */
+  record Foot(String words, int lead, List<String> sums) {}
+
+  List<Cell> row(Listing listing, Map<String, Object> row) {
+    return listing.shown().stream().map(c -> cell(c, row)).toList();
+  }
+
+  private Cell cell(Column column, Map<String, Object> row) {
+    Object value = row.get(column.key());
+    boolean figure = column.type().figure();
+    if (value == null) return new Cell("", null, figure, true, false);
+    String text = text(column.type(), value);
+    boolean quiet =
+        (column.type() == Listing.Type.MONEY || column.type() == Listing.Type.QUANTITY)
+            && ((Number) value).longValue() == 0;
+    boolean whole =
+        figure
+            || column.type() == Listing.Type.DATE
+            || column.type() == Listing.Type.TIME
+            || NEVER_BROKEN.contains(column.key());
+    String href = column.link().isEmpty() || text.isEmpty() ? null : link(column.link(), row);
+    return new Cell(text, href, figure, quiet, whole);
+  }
+
+  private String text(Listing.Type type, Object value) {
+    return switch (type) {
+      case MONEY -> say.money(((Number) value).longValue());
+      case QUANTITY -> say.quantity(((Number) value).longValue());
+      case PRICE -> say.price((BigDecimal) value);
+      case PERCENT -> say.percent((BigDecimal) value);
+      case TIME -> say.moment((LocalDateTime) value);
+      default -> String.valueOf(value);
+    };
+  }
+
+  Foot foot(Listing listing, Totals totals) {
+    List<Column> shown = listing.shown();
+    int lead = 0;
+    while (lead < shown.size() && !shown.get(lead).summed()) lead++;
+    String words =
+        totals.whole()
+            ? "In all " + totals.rows()
+            : "More than " + totals.rows() + "; filter them for what they come to";
+    return new Foot(
+        words,
+        lead,
+        shown.subList(lead, shown.size()).stream()
+            .map(
+                c -> c.summed() && totals.whole() ? text(c.type(), totals.sums().get(c.key())) : "")
+            .toList());
+  }
+
+  private static String link(String pattern, Map<String, Object> row) {
+    Matcher keys = KEY.matcher(pattern);
+    StringBuilder link = new StringBuilder();
+    while (keys.find()) {
+      Object value = row.get(keys.group(1));
+      if (value == null) return null;
+      keys.appendReplacement(
+          link, Matcher.quoteReplacement(Address.encoded(String.valueOf(value))));
+    }
+    return keys.appendTail(link).toString();
+  }
+}

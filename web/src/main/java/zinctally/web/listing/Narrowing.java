@@ -1,0 +1,171 @@
+package zinctally.web.listing;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.time.Year;
+import java.time.YearMonth;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import zinctally.core.number.Coin;
+import zinctally.core.number.Figures;
+import zinctally.core.number.Quantity;
+import zinctally.core.papers.read.Days;
+import zinctally.store.listing.Listing;
+import zinctally.store.listing.Listing.Column;
+import zinctally.store.listing.Narrow;
+
+/**
+ * What of single columns is asked for, as it stands in the address: {@code in.party=pell, wax},
+ * {@code in.date.from=2026-03}. What cannot be read is said at its box, and narrows nothing.
+ */
+final class Narrowing {
+  private static final String IN = "in.";
+  private static final int LONGEST = 120;
+
+  /**
+   * A box under a heading.
+   *
+   * @param name in the address
+   * @param hint what can be typed
+   * @param wrong a sentence when what was typed cannot be read; empty else
+   */
+  record Box(String name, String label, String hint, String typed, String wrong) {
+    /** Of the sentence that says what is wrong. */
+    public String id() {
+      return "wrong-" + name.replace('.', '-');
+    }
+  }
+
+  private final Map<String, List<Box>> boxes = new LinkedHashMap<>();
+  private final List<Narrow> asked = new ArrayList<>();
+  private final List<String> words = new ArrayList<>();
+  private final HttpServletRequest request;
+  private final Coin coin;
+  private final LocalDate today;
+
+  private Narrowing(HttpServletRequest request, Coin coin, LocalDate today) {
+    this.request = request;
+    this.coin = coin;
+    this.today = today;
+  }
+
+  static Narrowing read(Listing listing, HttpServletRequest request, Coin coin, LocalDate today) {
+    Narrowing narrowing = new Narrowing(request, coin, today);
+    listing.shown().forEach(narrowing::column);
+    return narrowing;
+  }
+
+  List<Narrow> asked() {
+    return asked;
+  }
+
+  /** The boxes of a column, none for one that has none. */
+  List<Box> boxes(Column column) {
+    return boxes.get(column.key());
+  }
+
+  /** Whether something is typed in one of them. */
+  boolean any() {
+    return boxes.values().stream().flatMap(List::stream).anyMatch(b -> !b.typed.isEmpty());
+  }
+
+  /** What is let through, for people: {@code Supplier: pell}, {@code Date: from 2026-03-01}. */
+  List<String> words() {
+    return words;
+  }
+
+  private void column(Column column) {
+    if (column.type() == Listing.Type.TEXT) text(column);
+    else between(column);
+  }
+
+  private void text(Column column) {
+    String name = IN + column.key();
+    String typed = typed(name);
+    boxes.put(
+        column.key(), List.of(new Box(name, column.heading() + " holds", "words", typed, "")));
+    List<List<String>> either =
+        Arrays.stream(typed.toLowerCase(Locale.ROOT).split(","))
+            .map(one -> Arrays.stream(one.split("\\s+")).filter(w -> !w.isEmpty()).toList())
+            .filter(one -> !one.isEmpty())
+            .toList();
+    if (either.isEmpty()) return;
+    asked.add(new Narrow.Words(column.key(), either));
+    words.add(column.heading() + ": " + typed);
+  }
+
+  private void between(Column column) {
+    Optional<Object> from = end(column, "from");
+    Optional<Object> to = end(column, "to");
+    if (from.isEmpty() && to.isEmpty()) return;
+    asked.add(new Narrow.Between(column.key(), from.orElse(null), to.orElse(null)));
+    words.add(
+        column.heading()
+            + ":"
+            + from.map(f -> " from " + typed(IN + column.key() + ".from")).orElse("")
+            + to.map(t -> " to " + typed(IN + column.key() + ".to")).orElse(""));
+  }
+
+  private Optional<Object> end(Column column, String end) {
+    String name = IN + column.key() + "." + end;
+    String typed = typed(name);
+    Optional<Object> read = typed.isEmpty() ? Optional.empty() : value(column.type(), typed, end);
+    boolean wrong = !typed.isEmpty() && read.isEmpty();
+    boolean day = column.type() == Listing.Type.DATE || column.type() == Listing.Type.TIME;
+    String right = day ? "a date or a month, like 2026-03" : "a figure, like 12.50";
+    boxes
+        .computeIfAbsent(column.key(), k -> new ArrayList<>())
+        .add(
+            new Box(
+                name,
+                column.heading() + ", " + end,
+                end,
+                typed,
+                wrong ? "\"" + typed + "\" is not " + right + "." : ""));
+    return read;
+  }
+
+  private Optional<Object> value(Listing.Type type, String typed, String end) {
+    boolean last = end.equals("to");
+    return switch (type) {
+      case DATE, TIME -> day(typed, last).map(d -> (Object) d);
+      case MONEY ->
+          figure(typed).filter(f -> f.scale() <= coin.digits()).map(f -> (Object) coin.minor(f));
+      case QUANTITY ->
+          figure(typed)
+              .filter(f -> f.scale() <= Quantity.PLACES)
+              .map(f -> (Object) Quantity.of(f).micros());
+      case PERCENT -> figure(typed.replace("%", "")).map(f -> (Object) f);
+      default -> figure(typed).map(f -> (Object) f);
+    };
+  }
+
+  private static Optional<BigDecimal> figure(String typed) {
+    return Figures.read(typed).filter(f -> f.precision() - f.scale() <= 12);
+  }
+
+  /** A day; the first or last of a month or year. */
+  private Optional<LocalDate> day(String typed, boolean last) {
+    if (typed.matches("\\d{4}")) {
+      Year year = Year.parse(typed);
+      return Optional.of(last ? year.atMonth(12).atEndOfMonth() : year.atDay(1));
+    }
+    if (typed.matches("\\d{4}-(0[1-9]|1[0-2])")) {
+      YearMonth month = YearMonth.parse(typed);
+      return Optional.of(last ? month.atEndOfMonth() : month.atDay(1));
+    }
+    return Days.read(typed, today, today);
+  }
+
+  private String typed(String name) {
+    String value = request.getParameter(name);
+    if (value == null) return "";
+    return value.strip().length() > LONGEST ? value.strip().substring(0, LONGEST) : value.strip();
+  }
+}

@@ -1,0 +1,19 @@
+package zinctally.web.listing;
+
+import java.security.Principal;
+import java.util.List;
+
+/**
+ * The rows of tabs over a page.
+ *
+ * @param pages those of its group that its reader may see
+ */
+public record Tabs(Area area, Area.Group group, ListPage page, List<ListPage> pages) {
+  static Tabs of(Areas.Place place, Principal reader) {
+    return new Tabs(
+        place.area(),
+        place.group(),
+        place.page(),
+        place.group().pages().stream().filter(p -> p.may().test(reader)).toList());
+  }
+}

@@ -1,0 +1,80 @@
+package zinctally.web.prove;
+
+import static zinctally.web.listing.Area.group;
+
+import java.util.List;
+import java.util.Map;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.flow.Awaits;
+import zinctally.store.listing.ProveListings;
+import zinctally.store.prove.TieOutStore;
+import zinctally.web.listing.Area;
+import zinctally.web.listing.ListPage;
+
+/** The pages of proof: stock book against ledger, the ledger itself, and what waits. */
+@Configuration
+class ProveLists {
+  @Bean
+  @Order(6)
+  Area proveArea(TieOutStore tieOut) {
+    return new Area(
+        "prove",
+        "Prove",
+        List.of(
+            group(
+                "Tie-out",
+                ListPage.at("/prove", "Tie-out").known("stock against ledger reconcile in step"),
+                ListPage.at("/prove/check", "Check").known("verify replay faults whole book")),
+            group(
+                "Ledger",
+                ListPage.at("/prove/accounts", "Trial balance")
+                    .known("accounts balances statement balance sheet profit")
+                    .lists(a -> ProveListings.accounts(a.date())),
+                ListPage.at("/prove/journal", "Journal")
+                    .known("entries postings debits credits")
+                    .lists(a -> ProveListings.journal())
+                    .begins(PaperKind.JOURNAL),
+                ListPage.at("/prove/journal/lines", "Line by line")
+                    .known("journal lines general ledger")
+                    .lists(a -> ProveListings.journalLines()),
+                ListPage.at("/prove/by-hand", "Journals by hand")
+                    .known("manual entries")
+                    .lists(a -> ProveListings.byHand())
+                    .begins(PaperKind.JOURNAL)),
+            group(
+                "What waits",
+                waits("/prove/received", "Received, not billed", Awaits.RECEIVED_BILL, tieOut)
+                    .known("receipts without bill accrual grni"),
+                waits("/prove/billed", "Billed, not received", Awaits.BILLED_GOODS, tieOut)
+                    .known("bills without goods in transit"),
+                waits("/prove/sent", "Sent, not invoiced", Awaits.SENT_INVOICE, tieOut)
+                    .known("deliveries without invoice"),
+                waits("/prove/ahead", "Billed ahead", Awaits.INVOICED_GOODS, tieOut)
+                    .known("invoices without goods deferred")),
+            group(
+                "Tax",
+                ListPage.at("/prove/tax", "Tax").known("vat return sales tax"),
+                ListPage.at("/prove/tax/papers", "Papers with tax").known("vat papers")),
+            group(
+                "Periods",
+                ListPage.at("/prove/periods", "Periods")
+                    .known("close month reopen lock year end"))));
+  }
+
+  private static ListPage waits(String address, String tab, Awaits what, TieOutStore tieOut) {
+    return ListPage.at(address, tab)
+        .lists(a -> ProveListings.awaited(what, a.date()))
+        .above(
+            "prove/awaited",
+            a ->
+                Map.of(
+                    "control",
+                    tieOut.controls(a.date()).stream()
+                        .filter(c -> c.role().equals(what.role().name()))
+                        .findFirst()
+                        .orElseThrow()));
+  }
+}

@@ -1,0 +1,45 @@
+package zinctally.web.setup;
+
+import java.util.List;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
+import zinctally.web.listing.Area;
+import zinctally.web.listing.ListPage;
+import zinctally.web.shell.May;
+
+/** The pages of setting up. */
+@Configuration
+class SetUpPages {
+  @Bean
+  @Order(8)
+  Area setUpArea() {
+    return new Area(
+        "setup",
+        "Set up",
+        List.of(
+            Area.group(
+                "Book",
+                ListPage.at("/setup", "Book")
+                    .known("company name currency address approval settings numbers"),
+                ListPage.at("/setup/people", "People")
+                    .known("users roles passwords sign in")
+                    .only(May::own),
+                ListPage.at("/opening", "Opening")
+                    .known("opening stock balances take over start import")),
+            Area.group(
+                "Ledger",
+                ListPage.at("/setup/accounts", "Chart of accounts").known("ledger accounts"),
+                ListPage.at("/setup/tax", "Tax rates").known("vat")),
+            Area.group(
+                "Goods",
+                ListPage.at("/setup/groups", "Groups").known("categories item groups method"),
+                ListPage.at("/setup/places", "Places").known("locations warehouses stores"),
+                ListPage.at("/setup/reasons", "Reasons").known("adjustment reasons breakage"),
+                ListPage.at("/setup/return-reasons", "Return reasons").known("why returned")),
+            Area.group(
+                "Papers",
+                ListPage.at("/setup/papers", "Papers")
+                    .known("letterhead logo header footer invoice layout"))));
+  }
+}
