@@ -4,3 +4,4 @@ import "./requests.js";
 import "./find.js";
 import "./keys.js";
 import "./filters.js";
+import "./grid.js";

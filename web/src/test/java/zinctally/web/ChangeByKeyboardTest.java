@@ -304,6 +304,33 @@ class ChangeByKeyboardTest {
   }
 
   @Test
+  void many_items_are_made_and_changed_in_a_table_and_one_wrong_cell_keeps_nothing() {
+    item("GRID", "FIFO", "NONE");
+    page.navigate(desk.address + "/goods/many?filter=grid");
+    page.focus("[name='rows[0].shelf']");
+    page.keyboard().type("B 7");
+    page.keyboard().press("Enter");
+    page.keyboard().press("Tab");
+    page.keyboard().type("Grid hook");
+    page.keyboard().press("ArrowDown");
+    page.keyboard().type("Grid nail");
+    page.fill("[name='rows[2].reorder_point']", "many");
+    page.keyboard().press("Control+Enter");
+    page.waitForSelector("text=1 row is not right yet; nothing was kept.");
+    assertThat(page.inputValue("[name='rows[1].name']")).isEqualTo("Grid hook");
+    assertThat(page.inputValue("[name='rows[0].shelf']")).isEqualTo("B 7");
+    page.fill("[name='rows[2].reorder_point']", "20");
+    page.keyboard().press("Control+Enter");
+    page.waitForSelector("text=1 item is changed, 2 items are made.");
+    assertThat(
+            desk.sql()
+                .sql("select concat_ws('|', code, name, shelf) from item where name like '%grid%'")
+                .query(String.class)
+                .list())
+        .containsExactlyInAnyOrder("GRID|Item GRID|B 7", "GRI-01|Grid hook|", "GRI-02|Grid nail|");
+  }
+
+  @Test
   void the_small_tables_of_set_up_keep_what_is_right_and_refuse_what_is_not() {
     page.navigate(desk.address + "/setup/tax");
     page.locator("[name=code]").last().fill("H");

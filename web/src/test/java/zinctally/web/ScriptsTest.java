@@ -364,6 +364,23 @@ class ScriptsTest {
   }
 
   @Test
+  void a_key_goes_to_the_first_empty_line_and_a_key_repeats_the_line_above() {
+    page(paper("bill", ""), "paper/main.js");
+    page.fill("[data-cell='rows.0.item']", "HIVE");
+    page.fill("[data-cell='rows.0.price']", "12.50");
+    page.fill("[data-cell='rows.0.of']", "PO-1");
+    page.focus("[data-cell='rows.0.item']");
+    page.keyboard().press("Alt+l");
+    assertThat(page.evaluate("document.activeElement.dataset.cell")).isEqualTo("rows.1.item");
+    page.keyboard().press("Alt+s");
+    assertThat(page.inputValue("[data-cell='rows.1.item']")).isEqualTo("HIVE");
+    assertThat(page.inputValue("[data-cell='rows.1.price']")).isEqualTo("12.50");
+    assertThat(page.inputValue("[data-cell='rows.1.of']")).isEmpty();
+    page.keyboard().press("Alt+l");
+    assertThat(page.evaluate("document.activeElement.dataset.cell")).isEqualTo("rows.2.item");
+  }
+
+  @Test
   void what_an_open_paper_wants_goes_into_the_first_free_line_and_the_sum() {
     String payment =
         paper(

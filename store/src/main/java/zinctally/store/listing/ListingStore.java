@@ -1,6 +1,9 @@
 package zinctally.store.listing;
 
 import java.math.BigDecimal;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -62,15 +65,18 @@ public class ListingStore {
         sql.params(),
         row -> {
           Map<String, Object> map = new LinkedHashMap<>();
-          for (Listing.Column c : listing.columns())
-            map.put(
-                c.key(),
-                c.type() == Listing.Type.TIME
-                    ? row.getObject(c.key(), LocalDateTime.class)
-                    : row.getObject(c.key()));
+          for (Listing.Column c : listing.columns()) map.put(c.key(), value(row, c));
           map.put("_key", row.getString("_key"));
           map.put("_id", row.getString("_id"));
           each.accept(map);
         });
+  }
+
+  private static Object value(ResultSet row, Listing.Column column) throws SQLException {
+    return switch (column.type()) {
+      case DATE -> row.getObject(column.key(), LocalDate.class);
+      case TIME -> row.getObject(column.key(), LocalDateTime.class);
+      default -> row.getObject(column.key());
+    };
   }
 }

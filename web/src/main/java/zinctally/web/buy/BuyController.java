@@ -3,10 +3,8 @@ package zinctally.web.buy;
 import jakarta.servlet.http.HttpServletRequest;
 import java.security.Principal;
 import java.util.List;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
@@ -16,7 +14,7 @@ import zinctally.store.listing.Ask;
 import zinctally.store.listing.OrderListings;
 import zinctally.web.listing.ListingPage;
 import zinctally.web.paper.Choices;
-import zinctally.web.shell.May;
+import zinctally.web.shell.SetsUp;
 
 /** What is short is ordered. */
 @Controller
@@ -37,10 +35,9 @@ class BuyController {
   }
 
   /** Drafts one order a supplier of all the list shows. */
+  @SetsUp
   @PostMapping("/buy/to-order")
   String draftOrders(HttpServletRequest request, Principal who, RedirectAttributes after) {
-    if (!May.write(who, PaperKind.PURCHASE_ORDER))
-      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     Ask ask = lists.ask(OrderListings.toOrder(books.book().coin()), request);
     List<Long> begun =
         setUp.alone(

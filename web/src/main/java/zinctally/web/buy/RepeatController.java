@@ -6,14 +6,12 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Repetition;
@@ -25,6 +23,7 @@ import zinctally.store.paper.PostedPaper;
 import zinctally.web.paper.TypedDraft;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.SetsUp;
 
 /** Purchases that repeat: set from a posted bill or order, stopped by hand. */
 @Controller
@@ -45,7 +44,7 @@ class RepeatController {
     PostedPaper paper = papers.find(id).orElseThrow(() -> new NotThere("paper " + id));
     if (!paper.kind().is(PaperKind.Trait.REPEATS))
       throw new NotThere("a repetition of " + paper.number());
-    if (!May.write(who, paper.kind())) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(May.write(who, paper.kind()));
     return paper;
   }
 
@@ -75,6 +74,7 @@ class RepeatController {
     return "buy/repeat";
   }
 
+  @SetsUp
   @PostMapping("/buy/repeating/new")
   String add(
       @RequestParam long of,
@@ -135,12 +135,12 @@ class RepeatController {
     return "buy/repeating";
   }
 
+  @SetsUp
   @PostMapping("/buy/repeating/{id:\\d+}/stop")
   String stop(@PathVariable long id, Principal who, RedirectAttributes after) {
     RepeatStore.Repeat repeat =
         repeats.find(id).orElseThrow(() -> new NotThere("repetition " + id));
-    if (!May.write(who, repeat.text().kind()))
-      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(May.write(who, repeat.text().kind()));
     repeats.stop(id);
     after.addFlashAttribute("told", repeat.title() + " repeats no more.");
     return "redirect:/buy/repeating";

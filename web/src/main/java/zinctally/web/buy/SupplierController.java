@@ -10,14 +10,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.ledger.Account;
 import zinctally.core.papers.PaperKind;
@@ -37,6 +35,7 @@ import zinctally.web.listing.ListingPage;
 import zinctally.web.picture.AgePicture;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.SetsUp;
 import zinctally.web.shell.Shown;
 import zinctally.web.shell.Typed;
 
@@ -142,14 +141,13 @@ class SupplierController {
   }
 
   /** What a supplier calls one of our items. */
+  @SetsUp
   @PostMapping("/buy/supplier/{id:\\d+}/items")
   String theirCode(
       @PathVariable long id,
       @RequestParam String item,
       @RequestParam String code,
-      Principal who,
       RedirectAttributes after) {
-    allow(who);
     var found = catalogues.open().item(item);
     if (found.isEmpty())
       after.addFlashAttribute("wrong", "No item has the code or name \"" + item + "\".");
@@ -161,19 +159,15 @@ class SupplierController {
     return "redirect:/buy/supplier/" + id + "/items";
   }
 
-  private static void allow(Principal who) {
-    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
-  }
-
+  @SetsUp
   @GetMapping("/buy/supplier/new")
-  String begin(Model model, Principal who) {
-    allow(who);
+  String begin(Model model) {
     return form(null, Map.of("terms", "30", "state", "on"), Map.of(), model);
   }
 
+  @SetsUp
   @GetMapping("/buy/supplier/{id:\\d+}/change")
-  String change(@PathVariable long id, Model model, Principal who) {
-    allow(who);
+  String change(@PathVariable long id, Model model) {
     return form(id, fields(id), Map.of(), model);
   }
 
@@ -206,13 +200,13 @@ class SupplierController {
     return "buy/supplier-form";
   }
 
+  @SetsUp
   @PostMapping({"/buy/supplier/new", "/buy/supplier/{id:\\d+}/change"})
   String save(
       @PathVariable(required = false) Long id,
       @RequestParam Map<String, String> typed,
       Model model,
       Principal who) {
-    allow(who);
     return setUp.alone(() -> kept(id, typed, model, who));
   }
 

@@ -9,7 +9,6 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -35,12 +34,12 @@ import zinctally.store.goods.ItemStore;
 import zinctally.store.goods.LadderStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.listing.GoodsListings;
-import zinctally.store.sell.TaxStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.picture.LadderPicture;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.Say;
+import zinctally.web.shell.SetsUp;
 import zinctally.web.shell.Shown;
 
 /** Items: the list, the card, making and changing one. */
@@ -56,7 +55,7 @@ class GoodsController {
   private final AreaPage page;
   private final Say say;
 
-  private final TaxStore taxes;
+  private final ItemKeeper keeper;
   private final SetupStore setup;
   private final SetUp setUp;
 
@@ -69,11 +68,11 @@ class GoodsController {
       BookStore books,
       AreaPage page,
       Say say,
-      TaxStore taxes,
+      ItemKeeper keeper,
       SetupStore setup,
       SetUp setUp) {
     this.setUp = setUp;
-    this.taxes = taxes;
+    this.keeper = keeper;
     this.setup = setup;
     this.items = items;
     this.merges = merges;
@@ -159,16 +158,10 @@ class GoodsController {
 
   @GetMapping("/goods/item/{id}/change")
   String change(@PathVariable long id, Model model) {
-    return form(model, id, fields(id), Map.of(), items.moved(id));
+    return form(model, id, keeper.fields(id), Map.of(), items.moved(id));
   }
 
-  private Map<String, String> fields(long id) {
-    Map<String, String> fields = new HashMap<>(ItemForm.fields(card(id), say.coin()));
-    fields.put("tax_rate", taxes.ofItem(id));
-    for (ItemCard.Price price : items.prices(id)) fields.putIfAbsent("price_" + price.list(), "");
-    return fields;
-  }
-
+  @SetsUp
   @PostMapping("/goods/new")
   String make(
       @RequestParam Map<String, String> typed,
@@ -178,6 +171,7 @@ class GoodsController {
     return setUp.alone(() -> kept(null, typed, model, who, after));
   }
 
+  @SetsUp
   @PostMapping("/goods/item/{id}/change")
   String save(
       @PathVariable Long id,
@@ -190,60 +184,22 @@ class GoodsController {
 
   private String kept(
       Long id, Map<String, String> sent, Model model, Principal who, RedirectAttributes after) {
-    Optional<ItemCard> before = id == null ? Optional.empty() : Optional.of(card(id));
-    boolean locked = id != null && items.moved(id);
-    Map<String, String> crossed = new HashMap<>();
-    Map<String, String> typed = id == null ? coded(sent) : Shown.merged(sent, fields(id), crossed);
-    ItemForm form = new ItemForm(typed);
-    form.faults().putAll(crossed);
-    ItemCard card =
-        form.read(
-            before,
-            locked,
-            id == null || items.stock(id).onHand() == 0,
-            groups.tree(),
-            accounts.all(),
-            items.prices(id == null ? 0 : id));
-    items
-        .taken("code", card.code(), card.id())
-        .ifPresent(name -> form.faults().put("code", name + " has this code already."));
-    if (!card.gtin().isEmpty())
-      items
-          .taken("gtin", card.gtin(), card.id())
-          .ifPresent(name -> form.faults().put("gtin", name + " has this barcode already."));
-    if (before.isPresent()
-        && before.get().kind() != ItemKind.STOCKED
-        && card.kind() == ItemKind.STOCKED
-        && items.sold(id))
-      form.faults()
-          .put(
-              "kind",
-              "It has been sold already: its card has \"Keep it in stock from a date on\", which gives those sales their cost.");
-    ItemStore.Along along = form.along(groups.tree(), items.prices(0));
-    if (!form.faults().isEmpty()) return form(model, id, typed, form.faults(), locked);
+    ItemKeeper.Read read = keeper.read(id, sent);
+    if (!read.faults().isEmpty())
+      return form(model, id, read.typed(), read.faults(), read.locked());
     long saved;
     try {
-      saved = items.save(card, along, who.getName());
-      taxes.ofItem(saved, typed.getOrDefault("tax_rate", ""));
+      saved = keeper.keep(read, who.getName());
     } catch (DuplicateKeyException taken) {
-      form.faults()
+      read.faults()
           .put("code", "Someone else has just taken this code, barcode, group or price list.");
-      return form(model, id, typed, form.faults(), locked);
+      return form(model, id, read.typed(), read.faults(), read.locked());
     }
-    if (typed.containsKey("next")) {
-      after.addFlashAttribute("told", card.name() + " is made. Here is the next.");
+    if (sent.containsKey("next")) {
+      after.addFlashAttribute("told", read.card().name() + " is made. Here is the next.");
       return "redirect:/goods/new?like=" + saved;
     }
     return "redirect:/goods/item/" + saved;
-  }
-
-  /** With a code made from the name when none was typed. */
-  private Map<String, String> coded(Map<String, String> sent) {
-    Map<String, String> typed = new HashMap<>(sent);
-    String name = sent.getOrDefault("name", "");
-    if (sent.getOrDefault("code", "").isBlank() && !name.isBlank())
-      typed.put("code", items.freeCode(name));
-    return typed;
   }
 
   private String form(
@@ -254,7 +210,7 @@ class GoodsController {
       boolean locked) {
     GroupStore.Tree tree = groups.tree();
     model.addAttribute("id", id);
-    model.addAttribute("shown", id == null ? "" : Shown.write(fields(id)));
+    model.addAttribute("shown", id == null ? "" : Shown.write(keeper.fields(id)));
     model.addAttribute("fields", fields);
     model.addAttribute("faults", faults);
     model.addAttribute("locked", locked);

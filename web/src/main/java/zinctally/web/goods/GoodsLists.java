@@ -20,7 +20,10 @@ class GoodsLists {
         ListPage.at("/goods", "Items")
             .known("products articles stock list")
             .lists(a -> GoodsListings.items())
-            .makes(new Link("New item", "/goods/new"), new Link("Opening stock", "/opening")),
+            .makes(
+                new Link("New item", "/goods/new"),
+                new Link("Many in a table", "/goods/many"),
+                new Link("Opening stock", "/opening")),
         ListPage.at("/goods/lots", "Lots and serial numbers")
             .known("batches expiry trace recall")
             .lists(a -> GoodsListings.lots()),

@@ -59,6 +59,9 @@ final class ItemForm {
     if (name.isEmpty()) faults.put("name", "What is it called?");
     long group = number("group").orElse(groups.top().id());
     if (groups.group(group) == null) group = groups.top().id();
+    String named = typed.getOrDefault("group", "");
+    if (!named.isBlank() && number("group").isEmpty())
+      faults.put("group", "There is no group called " + named.strip() + ".");
     ItemKind kind = choice(ItemKind.class, "kind", ItemKind.STOCKED);
     Method method =
         typed.getOrDefault("method", "").isEmpty()

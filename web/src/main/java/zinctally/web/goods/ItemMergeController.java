@@ -2,14 +2,12 @@ package zinctally.web.goods;
 
 import java.security.Principal;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.goods.Item;
 import zinctally.store.book.Catalogues;
@@ -19,6 +17,7 @@ import zinctally.store.goods.ItemMerges;
 import zinctally.store.goods.ItemStore;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.SetsUp;
 
 /** Two items that are one: the names of the one lead to the other. */
 @Controller
@@ -36,7 +35,7 @@ class ItemMergeController {
   }
 
   private ItemCard card(long id, Principal who) {
-    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(May.setUp(who));
     return items.find(id).orElseThrow(() -> new NotThere("item " + id));
   }
 
@@ -66,6 +65,7 @@ class ItemMergeController {
     return "goods/merge";
   }
 
+  @SetsUp
   @PostMapping("/goods/item/{id:\\d+}/merge")
   String merge(
       @PathVariable long id,

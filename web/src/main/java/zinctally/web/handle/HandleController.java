@@ -10,13 +10,11 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
@@ -25,7 +23,7 @@ import zinctally.store.goods.ItemStore;
 import zinctally.store.listing.ValuationListings;
 import zinctally.store.paper.DraftStore;
 import zinctally.web.listing.ListingPage;
-import zinctally.web.shell.May;
+import zinctally.web.shell.SetsUp;
 
 /** What happens to goods between buying and selling. */
 @Controller
@@ -76,10 +74,9 @@ class HandleController {
   }
 
   /** The whole proposal as a draft. */
+  @SetsUp
   @PostMapping("/handle/proposal")
   String draft(@RequestParam(defaultValue = "") String percent, Model model, Principal who) {
-    if (!May.write(who, PaperKind.WRITE_DOWN))
-      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     BigDecimal toSell = percent(percent, model);
     List<Map<String, String>> rows =
         items.toWriteDown(toSell, books.book().coin(), MOST).stream()

@@ -8,7 +8,6 @@ import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
-import java.sql.Date;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -186,7 +185,6 @@ class ListingFiles {
 
   private static void write(
       Worksheet sheet, int row, int c, Column column, Object value, Coin coin) {
-    if (value instanceof Date date) value = date.toLocalDate();
     if (value instanceof LocalDate date) {
       sheet.value(row, c, date);
       sheet.style(row, c).format("yyyy-mm-dd").set();

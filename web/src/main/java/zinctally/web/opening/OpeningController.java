@@ -41,6 +41,7 @@ import zinctally.store.posting.Progress;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.paper.Windows;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.SetsUp;
 
 /** Taking over from the old books. */
 @Controller
@@ -94,6 +95,7 @@ class OpeningController {
     return "opening/opening";
   }
 
+  @SetsUp
   @PostMapping("/opening/target")
   String target(
       @RequestParam String subject, @RequestParam String amount, RedirectAttributes after) {
@@ -113,6 +115,7 @@ class OpeningController {
     return "redirect:/opening";
   }
 
+  @SetsUp
   @PostMapping("/opening/stock")
   String begin(
       @RequestParam(required = false) MultipartFile file,
@@ -139,6 +142,7 @@ class OpeningController {
   }
 
   /** Opening balances from a file or paste become a draft, to be looked over like any other. */
+  @SetsUp
   @PostMapping("/opening/balances")
   String balances(
       @RequestParam(required = false) MultipartFile file,
@@ -268,6 +272,7 @@ class OpeningController {
   }
 
   /** Keeps matching, place and, for a short sheet, the cells themselves. */
+  @SetsUp
   @PostMapping("/opening/stock/{id}")
   String keep(@PathVariable long id, HttpServletRequest request, Model model, Principal who) {
     SavedDraft saved = draft(id);
@@ -319,6 +324,7 @@ class OpeningController {
     return String.valueOf(progress.of(id));
   }
 
+  @SetsUp
   @PostMapping("/opening/stock/{id}/post")
   String post(
       @PathVariable long id,

@@ -5,14 +5,12 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.read.Days;
@@ -27,6 +25,7 @@ import zinctally.store.paper.PostedPaper;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Posting;
 import zinctally.web.sell.CounterDesk;
+import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 
@@ -74,11 +73,12 @@ class AmendController {
 
   private PostedPaper changeable(long id, Principal who) {
     PostedPaper paper = paper(id);
-    if (!May.write(who, paper.kind())) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(May.write(who, paper.kind()));
     return paper;
   }
 
   /** Opens the paper as its next version. */
+  @ByKind
   @PostMapping("/papers/{id}/amend")
   String amend(@PathVariable long id, Principal who, RedirectAttributes after) {
     PostedPaper paper = changeable(id, who);
@@ -120,6 +120,7 @@ class AmendController {
     return typed.isBlank() ? Optional.of(usual) : Days.read(typed, LocalDate.now(clock), usual);
   }
 
+  @ByKind
   @PostMapping("/papers/{id}/void")
   String voidPaper(
       @PathVariable long id,

@@ -7,14 +7,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
@@ -26,9 +24,11 @@ import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Posting;
 import zinctally.web.prove.Checks;
+import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.Say;
+import zinctally.web.shell.SetsUp;
 
 /** Writing a paper: begin, keep as typed, prove, post. */
 @Controller
@@ -63,10 +63,11 @@ public class DraftController {
     this.choices = choices;
   }
 
+  @ByKind
   @PostMapping("/papers/new/{slug}")
   String begin(@PathVariable String slug, HttpServletRequest request, Principal who) {
     PaperKind kind = kind(slug);
-    allow(who, kind);
+    May.must(May.write(who, kind));
     Map<String, String> fields = new HashMap<>(choices.defaults(kind));
     Draft given = sent.read(request, kind);
     fields.putAll(given.fields());
@@ -82,13 +83,9 @@ public class DraftController {
     }
   }
 
-  private static void allow(Principal who, PaperKind kind) {
-    if (!May.write(who, kind)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
-  }
-
   private SavedDraft writable(long id, Principal who) {
     SavedDraft saved = draft(id);
-    if (!May.write(who, saved)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(May.write(who, saved));
     return saved;
   }
 
@@ -133,13 +130,14 @@ public class DraftController {
   }
 
   /** Keeps what is typed and answers with the proof of it. */
+  @ByKind
   @PostMapping("/drafts/{id}/save")
   String save(@PathVariable long id, HttpServletRequest request, Model model, Principal who) {
     Optional<SavedDraft> there = drafts.find(id);
     there.ifPresent(saved -> Figures.use(saved.draft().form()));
     PaperKind kind =
         there.map(d -> d.draft().kind()).orElseGet(() -> kind(request.getParameter("_kind")));
-    allow(who, kind);
+    May.must(May.write(who, kind));
     if (there.isPresent()) writable(id, who);
     Draft draft = there.map(d -> sent.read(request, d)).orElseGet(() -> sent.read(request, kind));
     Optional<SavedDraft> kept = drafts.save(id, draft, Windows.seen(request), who.getName());
@@ -160,6 +158,7 @@ public class DraftController {
     return Stale.of(now, now.map(d -> say.clock(d.savedAt())).orElse(""), typed);
   }
 
+  @ByKind
   @PostMapping("/drafts/{id}/post")
   String post(
       @PathVariable long id,
@@ -189,6 +188,7 @@ public class DraftController {
   }
 
   /** Keeps what is typed, and goes on among the lines around another. */
+  @ByKind
   @PostMapping("/drafts/{id}/lines/{at:\\d{1,5}}")
   String lines(
       @PathVariable long id,
@@ -203,6 +203,7 @@ public class DraftController {
   }
 
   /** What stands in a window whose draft another has changed: a draft of its own. */
+  @ByKind
   @PostMapping("/drafts/{id}/apart")
   String apart(
       @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {
@@ -221,14 +222,15 @@ public class DraftController {
   }
 
   /** Lets those at the counter write in a draft, or no longer. */
+  @SetsUp
   @PostMapping("/drafts/{id}/share")
   String share(@PathVariable long id, Principal who) {
     SavedDraft saved = writable(id, who);
-    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
     drafts.share(id, !saved.shared());
     return "redirect:/drafts/" + id;
   }
 
+  @ByKind
   @PostMapping("/drafts/{id}/discard")
   String discard(
       @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {

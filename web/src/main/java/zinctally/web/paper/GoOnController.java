@@ -9,13 +9,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Figures;
@@ -35,6 +33,7 @@ import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.sell.TillStore;
+import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 
@@ -67,6 +66,7 @@ class GoOnController {
   }
 
   /** Takes all that an earlier paper waits for into a draft, below what is typed. */
+  @ByKind
   @PostMapping("/drafts/{id}/take/{paper}")
   String take(
       @PathVariable long id,
@@ -77,7 +77,7 @@ class GoOnController {
     SavedDraft saved = drafts.find(id).orElseThrow(() -> new NotThere("draft " + id));
     PaperKind kind = saved.draft().kind();
     Figures.use(saved.draft().form());
-    if (!May.write(who, saved)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(May.write(who, saved));
     Draft typed = sent.read(request, saved);
     BookCatalogue book = catalogues.amending(saved.amends());
     List<Map<String, String>> rows = new ArrayList<>(typed.typedRows());
@@ -104,6 +104,7 @@ class GoOnController {
   }
 
   /** Begins a paper that goes on from a posted one. */
+  @ByKind
   @PostMapping("/papers/{id}/go-on/{slug}")
   String goOn(
       @PathVariable long id,
@@ -113,8 +114,7 @@ class GoOnController {
       RedirectAttributes after) {
     PostedPaper paper = papers.find(id).orElseThrow(() -> new NotThere("paper " + id));
     PaperKind kind = PaperKind.ofSlug(slug);
-    if (!May.write(who, kind) || paper.isVoid())
-      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(May.write(who, kind) && !paper.isVoid());
     Map<String, String> fields = new HashMap<>(choices.defaults(kind));
     kind.side().ifPresent(side -> fields.put(side.field(), paper.partyName()));
     if (paper.place() != null) fields.put("place", paper.place());

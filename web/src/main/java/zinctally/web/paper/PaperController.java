@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -18,7 +17,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
@@ -34,6 +32,7 @@ import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.posting.Posting;
+import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 
@@ -162,6 +161,7 @@ class PaperController {
     return next.stream().filter(n -> May.write(who, n.kind())).toList();
   }
 
+  @ByKind
   @PostMapping("/papers/{id}/end")
   String endOrder(@PathVariable long id, Principal who, RedirectAttributes after) {
     return changed(
@@ -172,6 +172,7 @@ class PaperController {
         "What was still to come is cancelled.");
   }
 
+  @ByKind
   @PostMapping("/papers/{id}/approve")
   String approveOrder(@PathVariable long id, Principal who, RedirectAttributes after) {
     return changed(id, who, after, () -> posting.approveOrder(id, who.getName()), "Approved.");
@@ -179,7 +180,7 @@ class PaperController {
 
   private String changed(
       long id, Principal who, RedirectAttributes after, Runnable change, String told) {
-    if (!May.write(who, paper(id).kind())) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(May.write(who, paper(id).kind()));
     try {
       change.run();
       after.addFlashAttribute("told", told);
@@ -200,12 +201,12 @@ class PaperController {
   }
 
   /** A return of all that can still go back; lines that stay are taken out of the draft. */
+  @ByKind
   @PostMapping("/papers/{id}/return")
   String giveBack(@PathVariable long id, Principal who) {
     PostedPaper paper = paper(id);
     PaperKind kind = returnKind(paper, awaits(paper));
-    if (kind == null || !May.write(who, kind))
-      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(kind != null && May.write(who, kind));
     List<Map<String, String>> rows =
         Returnable.of(paper.number(), catalogues.open().traded(paper.number()));
     Map<String, String> fields = new HashMap<>();
@@ -215,11 +216,11 @@ class PaperController {
     return "redirect:/drafts/" + drafts.begin(new Draft(kind, fields, rows), who.getName());
   }
 
+  @ByKind
   @PostMapping("/papers/{id}/copy")
   String copy(@PathVariable long id, Principal who) {
     PostedPaper paper = paper(id);
-    if (!May.write(who, paper.kind()) || PaperForm.of(paper.kind()) == null)
-      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(May.write(who, paper.kind()) && PaperForm.of(paper.kind()) != null);
     return "redirect:/drafts/"
         + drafts.begin(
             TypedDraft.asItStood(texts.read(id, paper.version(), paper.kind()))
@@ -228,11 +229,11 @@ class PaperController {
   }
 
   /** A journal by hand turned round: the one-step mend for what keeps books apart. */
+  @ByKind
   @PostMapping("/papers/{id}/reverse")
   String reverse(@PathVariable long id, Principal who) {
     PostedPaper paper = paper(id);
-    if (paper.kind() != PaperKind.JOURNAL || !May.write(who, paper.kind()))
-      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(paper.kind() == PaperKind.JOURNAL && May.write(who, paper.kind()));
     Draft old = texts.read(id, paper.version(), paper.kind());
     List<Map<String, String>> rows =
         old.rows().stream()

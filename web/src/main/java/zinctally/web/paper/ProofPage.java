@@ -74,13 +74,14 @@ class ProofPage {
    */
   record FaultShown(Fault fault, boolean open) {
     static FaultShown of(Fault fault, Draft draft) {
-      String typed =
-          fault.cell().isEmpty()
-              ? (draft.rows().isEmpty() ? "" : "lines")
-              : fault.row() < 0
-                  ? draft.field(fault.cell())
-                  : draft.cell(fault.row(), fault.cell().split("\\.")[2]);
-      return new FaultShown(fault, typed.isBlank() && fault.question().isEmpty());
+      return new FaultShown(fault, fault.question().isEmpty() && typed(fault, draft).isBlank());
+    }
+
+    private static String typed(Fault fault, Draft draft) {
+      int row = fault.row();
+      if (fault.cell().isEmpty()) return draft.rows().isEmpty() ? "" : "lines";
+      if (row < 0) return draft.field(fault.cell());
+      return row < draft.rows().size() ? draft.cell(row, fault.cell().split("\\.")[2]) : "";
     }
   }
 

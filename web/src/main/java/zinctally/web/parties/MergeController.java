@@ -2,14 +2,12 @@ package zinctally.web.parties;
 
 import java.security.Principal;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.Party;
 import zinctally.store.book.SetUp;
@@ -19,6 +17,7 @@ import zinctally.store.prove.BalanceStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.SetsUp;
 
 /** Two suppliers or customers that are one: what would move is shown before it does. */
 @Controller
@@ -37,7 +36,7 @@ class MergeController {
   }
 
   private Named party(long id, Principal who) {
-    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(May.setUp(who));
     return parties.find(id).orElseThrow(() -> new NotThere("party " + id));
   }
 
@@ -73,6 +72,7 @@ class MergeController {
     return "parties/merge";
   }
 
+  @SetsUp
   @PostMapping("/parties/{id:\\d+}/merge")
   String merge(
       @PathVariable long id,

@@ -4,12 +4,10 @@ import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
@@ -17,7 +15,7 @@ import zinctally.store.check.CheckRuns;
 import zinctally.store.check.Finding;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
-import zinctally.web.shell.May;
+import zinctally.web.shell.SetsUp;
 
 /** What the latest check found, and how it is put right. */
 @Controller
@@ -48,22 +46,18 @@ class CheckController {
     return findings.stream().flatMap(f -> f.items().stream()).distinct().toList();
   }
 
-  private static void allow(Principal who) {
-    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
-  }
-
+  @SetsUp
   @PostMapping("/prove/check")
-  String run(Principal who, RedirectAttributes after) {
-    allow(who);
+  String run(RedirectAttributes after) {
     CheckRuns.Run run = runs.run("asked");
     if (run.clean()) after.addFlashAttribute("told", "All " + run.rules() + " rules hold.");
     return "redirect:/prove/check";
   }
 
   /** Begins the paper that puts right what the latest check found in costs. */
+  @SetsUp
   @PostMapping("/prove/check/mend")
   String mend(Principal who) {
-    allow(who);
     List<String> items =
         recostable(runs.latest().map(r -> runs.findings(r.id())).orElse(List.of()));
     if (items.isEmpty()) return "redirect:/prove/check";

@@ -15,6 +15,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.store.check.Closing;
 import zinctally.store.prove.PeriodStore;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Owns;
+import zinctally.web.shell.SetsUp;
 
 /** Months: closing them, and opening the last one again. */
 @Controller
@@ -57,6 +59,7 @@ class PeriodController {
     return "prove/period";
   }
 
+  @SetsUp
   @PostMapping("/prove/periods/{month}/close")
   String close(
       @PathVariable String month,
@@ -73,6 +76,7 @@ class PeriodController {
     }
   }
 
+  @Owns
   @PostMapping("/prove/periods/{month}/reopen")
   String reopen(
       @PathVariable String month,

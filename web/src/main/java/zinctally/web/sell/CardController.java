@@ -1,13 +1,11 @@
 package zinctally.web.sell;
 
 import java.security.Principal;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.sell.CardPayments;
@@ -15,6 +13,7 @@ import zinctally.store.sell.CardPayments.Payment;
 import zinctally.store.sell.CardPayments.State;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Sells;
 
 /** What cards were asked for, and settling what stayed between card and book. */
 @Controller
@@ -39,6 +38,7 @@ class CardController {
   }
 
   /** Gives back what was charged and not booked. */
+  @Sells
   @PostMapping("/sell/card/{id}/back")
   String back(@PathVariable long id, Principal who, RedirectAttributes after) {
     Payment payment = changed(id, who);
@@ -54,6 +54,7 @@ class CardController {
   }
 
   /** Somebody has seen to it by hand. */
+  @Sells
   @PostMapping("/sell/card/{id}/settled")
   String settled(@PathVariable long id, Principal who, RedirectAttributes after) {
     Payment payment = changed(id, who);
@@ -68,8 +69,7 @@ class CardController {
   }
 
   private Payment changed(long id, Principal who) {
-    if (!May.write(who, PaperKind.COUNTER_SALE))
-      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
+    May.must(May.write(who, PaperKind.COUNTER_SALE));
     return payment(id);
   }
 }

@@ -7,7 +7,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -16,7 +15,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Figures;
@@ -33,8 +31,8 @@ import zinctally.store.setup.SetupStore;
 import zinctally.web.paper.Choices;
 import zinctally.web.paper.TypedDraft;
 import zinctally.web.paper.Windows;
-import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Sells;
 
 /** The counter: a till is opened, sold through, counted and closed. */
 @Controller
@@ -73,15 +71,10 @@ class CounterController {
     this.desk = desk;
   }
 
-  private static void allow(Principal who) {
-    if (!May.write(who, PaperKind.COUNTER_SALE))
-      throw new ResponseStatusException(HttpStatus.FORBIDDEN);
-  }
-
   /** The next customer: an empty sale, or the till to open first. */
+  @Sells
   @GetMapping("/counter")
   String next(Model model, Principal who, RedirectAttributes after) {
-    allow(who);
     Optional<TillStore.Till> till = tills.of(who.getName());
     if (till.isEmpty()) {
       model.addAttribute("places", setup.places());
@@ -107,13 +100,13 @@ class CounterController {
         : "\"" + typed + "\" is no amount of cash; write it like " + like + ".";
   }
 
+  @Sells
   @PostMapping("/counter/open")
   String open(
       @RequestParam String place,
       @RequestParam String amount,
       Principal who,
       RedirectAttributes after) {
-    allow(who);
     Optional<Long> there = amount(amount);
     if (there.isEmpty() || !setup.places().contains(place)) {
       after.addFlashAttribute("wrong", noCash(amount, "150.00, or 0"));
@@ -132,8 +125,7 @@ class CounterController {
         .map(coin::minor);
   }
 
-  private SavedDraft sale(long id, Principal who) {
-    allow(who);
+  private SavedDraft sale(long id) {
     SavedDraft sale =
         drafts
             .find(id)
@@ -169,18 +161,20 @@ class CounterController {
   }
 
   /** Puts a sale aside: it stays as a draft, and the next customer's begins. */
+  @Sells
   @PostMapping("/counter/{id:\\d+}/hold")
   String hold(
       @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {
-    Optional<SavedDraft> kept = kept(sale(id, who), request, who, after);
+    Optional<SavedDraft> kept = kept(sale(id), request, who, after);
     return kept.isEmpty() ? apart(after) : "redirect:/counter";
   }
 
   /** Posts a sale, prints its receipt and begins the next. */
+  @Sells
   @PostMapping("/counter/{id:\\d+}/post")
   String post(
       @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {
-    Optional<SavedDraft> saved = kept(sale(id, who), request, who, after);
+    Optional<SavedDraft> saved = kept(sale(id), request, who, after);
     if (saved.isEmpty()) return apart(after);
     SavedDraft.Seen seen =
         new SavedDraft.Seen(saved.get().revision(), Windows.seen(request).window());
@@ -199,9 +193,9 @@ class CounterController {
     }
   }
 
+  @Sells
   @GetMapping("/counter/till")
   String till(Model model, Principal who) {
-    allow(who);
     Optional<TillStore.Till> till = tills.of(who.getName());
     if (till.isEmpty()) return "redirect:/counter";
     model.addAttribute("till", till.get());
@@ -218,6 +212,7 @@ class CounterController {
   }
 
   /** Puts money into the till, takes some out or to the bank: a paper of its own. */
+  @Sells
   @PostMapping("/counter/move")
   String move(
       @RequestParam String what,
@@ -226,7 +221,6 @@ class CounterController {
       @RequestParam(defaultValue = "") String words,
       Principal who,
       RedirectAttributes after) {
-    allow(who);
     TillStore.Till till = tills.of(who.getName()).orElseThrow(() -> new NotThere("an open till"));
     Optional<Long> minor = amount(amount).filter(a -> a > 0);
     if (minor.isEmpty() || words.length() > 200 || !otherAccounts().contains(account)) {
@@ -261,9 +255,9 @@ class CounterController {
   }
 
   /** Closes the till; what was counted more or less is booked. */
+  @Sells
   @PostMapping("/counter/close")
   String close(@RequestParam String counted, Principal who, RedirectAttributes after) {
-    allow(who);
     TillStore.Till till = tills.of(who.getName()).orElseThrow(() -> new NotThere("an open till"));
     Optional<Long> there = amount(counted);
     if (there.isEmpty()) {

@@ -12,7 +12,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -21,7 +20,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.PaperKind;
@@ -43,6 +41,7 @@ import zinctally.web.picture.AgePicture;
 import zinctally.web.shell.AtDate;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.SetsUp;
 import zinctally.web.shell.Shown;
 import zinctally.web.shell.Typed;
 
@@ -163,19 +162,15 @@ class CustomerController {
         .body(pdfs.statement(card, statements.of(id, first, last)));
   }
 
-  private static void allow(Principal who) {
-    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
-  }
-
+  @SetsUp
   @GetMapping("/sell/customer/new")
-  String begin(Model model, Principal who) {
-    allow(who);
+  String begin(Model model) {
     return form(null, Map.of("terms", "30", "state", "on"), Map.of(), model);
   }
 
+  @SetsUp
   @GetMapping("/sell/customer/{id:\\d+}/change")
-  String change(@PathVariable long id, Model model, Principal who) {
-    allow(who);
+  String change(@PathVariable long id, Model model) {
     return form(id, fields(id), Map.of(), model);
   }
 
@@ -212,13 +207,13 @@ class CustomerController {
     return "sell/customer-form";
   }
 
+  @SetsUp
   @PostMapping({"/sell/customer/new", "/sell/customer/{id:\\d+}/change"})
   String save(
       @PathVariable(required = false) Long id,
       @RequestParam Map<String, String> typed,
       Model model,
       Principal who) {
-    allow(who);
     return setUp.alone(() -> kept(id, typed, model, who));
   }
 

@@ -8,13 +8,11 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
@@ -27,7 +25,7 @@ import zinctally.store.goods.GroupStore;
 import zinctally.store.sell.PriceChanges;
 import zinctally.store.sell.PriceStore;
 import zinctally.web.listing.AreaPage;
-import zinctally.web.shell.May;
+import zinctally.web.shell.SetsUp;
 
 /** Prices by list, quantity and date; one is set, or many are changed after a look at them. */
 @Controller
@@ -58,11 +56,8 @@ class PriceController {
     this.clock = clock;
   }
 
-  private static void allow(Principal who) {
-    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
-  }
-
   /** Sets one price, or takes it away when none is typed. */
+  @SetsUp
   @PostMapping("/sell/prices")
   String set(
       @RequestParam String item,
@@ -72,7 +67,6 @@ class PriceController {
       @RequestParam(defaultValue = "") String price,
       Principal who,
       RedirectAttributes after) {
-    allow(who);
     String wrong = set(item, list, from, least, price, who.getName());
     if (wrong == null) {
       after.addFlashAttribute("told", "Kept.");
@@ -113,9 +107,9 @@ class PriceController {
     return null;
   }
 
+  @SetsUp
   @PostMapping("/sell/prices/list")
-  String makeList(@RequestParam String name, Principal who, RedirectAttributes after) {
-    allow(who);
+  String makeList(@RequestParam String name, RedirectAttributes after) {
     if (name.isBlank() || name.length() > 60)
       after.addFlashAttribute("wrong", "A price list has a name of at most 60 letters.");
     else {
@@ -126,21 +120,17 @@ class PriceController {
   }
 
   /** Says whether a list's prices hold their tax. */
+  @SetsUp
   @PostMapping("/sell/prices/list/tax")
-  String withTax(
-      @RequestParam long list,
-      @RequestParam boolean withTax,
-      Principal who,
-      RedirectAttributes after) {
-    allow(who);
+  String withTax(@RequestParam long list, @RequestParam boolean withTax, RedirectAttributes after) {
     prices.withTax(list, withTax);
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/sell/prices";
   }
 
+  @SetsUp
   @GetMapping("/sell/prices/many")
-  String many(@RequestParam Map<String, String> asked, Model model, Principal who) {
-    allow(who);
+  String many(@RequestParam Map<String, String> asked, Model model) {
     if (asked.containsKey("percent"))
       wanted(asked, model).ifPresent(w -> model.addAttribute("preview", changes.preview(w)));
     return form(asked, model);
@@ -198,13 +188,13 @@ class PriceController {
   }
 
   /** Sets the prices that were looked at, unless they would come out otherwise by now. */
+  @SetsUp
   @PostMapping("/sell/prices/many")
   String change(
       @RequestParam Map<String, String> asked,
       Model model,
       Principal who,
       RedirectAttributes after) {
-    allow(who);
     Optional<PriceChanges.Wanted> wanted = wanted(asked, model);
     if (wanted.isEmpty()) return form(asked, model);
     int set = changes.change(wanted.get(), asked.getOrDefault("sum", ""), who.getName());

@@ -12,14 +12,13 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.store.sell.CustomerStore;
 import zinctally.store.sell.ReminderStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.paper.PaperPdf;
-import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.SetsUp;
 
 /** Reminders: drafted for all who are late, looked at, handed over, marked as sent. */
 @Controller
@@ -38,17 +37,13 @@ class ReminderController {
     this.page = page;
   }
 
-  private static void allow(Principal who) {
-    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
-  }
-
   private ReminderStore.Reminder reminder(long id) {
     return reminders.find(id).orElseThrow(() -> new NotThere("reminder " + id));
   }
 
+  @SetsUp
   @PostMapping("/sell/reminders")
   String draft(Principal who, RedirectAttributes after) {
-    allow(who);
     int drafted = reminders.draft(who.getName());
     after.addFlashAttribute(
         "told",
@@ -67,14 +62,13 @@ class ReminderController {
     return "sell/reminder";
   }
 
+  @SetsUp
   @PostMapping("/sell/reminder/{id:\\d+}")
   String save(
       @PathVariable long id,
       @RequestParam String words,
       @RequestParam(defaultValue = "keep") String then,
-      Principal who,
       RedirectAttributes after) {
-    allow(who);
     reminder(id);
     if (words.length() > LONGEST) {
       after.addFlashAttribute(

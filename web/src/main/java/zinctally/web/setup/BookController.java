@@ -19,6 +19,7 @@ import zinctally.store.book.SetUp;
 import zinctally.store.opening.OpeningStore;
 import zinctally.store.sell.TaxStore;
 import zinctally.store.setup.SetupStore;
+import zinctally.web.shell.SetsUp;
 
 /** The book itself: name, currency, cut-over date. A refusal changes nothing and says why. */
 @Controller
@@ -56,6 +57,7 @@ class BookController {
     return "setup/book";
   }
 
+  @SetsUp
   @PostMapping("/setup")
   String saveBook(
       @RequestParam String name,

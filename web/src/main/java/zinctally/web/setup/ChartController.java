@@ -19,6 +19,7 @@ import zinctally.store.ledger.ChartOfAccounts;
 import zinctally.store.opening.SheetReader;
 import zinctally.store.sell.TaxStore;
 import zinctally.store.setup.SetupStore;
+import zinctally.web.shell.SetsUp;
 
 /** The chart of accounts. */
 @Controller
@@ -52,6 +53,7 @@ class ChartController {
     return "setup/accounts";
   }
 
+  @SetsUp
   @PostMapping("/setup/accounts")
   String saveAccount(
       @RequestParam long id,
@@ -77,6 +79,7 @@ class ChartController {
     return "redirect:/setup/accounts";
   }
 
+  @SetsUp
   @PostMapping("/setup/accounts/file")
   String replaceChart(
       @RequestParam MultipartFile file,

@@ -12,6 +12,7 @@ import zinctally.core.cost.Method;
 import zinctally.store.book.SetUp;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.ledger.AccountStore;
+import zinctally.web.shell.SetsUp;
 
 /** Groups of items, with their accounts and costing method. */
 @Controller
@@ -35,6 +36,7 @@ class GroupController {
     return "setup/groups";
   }
 
+  @SetsUp
   @PostMapping("/setup/groups")
   String saveGroup(
       @RequestParam long id,

@@ -20,21 +20,19 @@ import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.rendering.PDFRenderer;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.setup.LookStore;
 import zinctally.web.paper.PaperPdf;
-import zinctally.web.shell.May;
+import zinctally.web.shell.SetsUp;
 
 /** How papers look that are handed over, with a picture of the latest invoice in that look. */
 @Controller
@@ -58,10 +56,6 @@ class LookController {
     this.looks = looks;
     this.papers = papers;
     this.pdfs = pdfs;
-  }
-
-  private static void allow(Principal who) {
-    if (!May.setUp(who)) throw new ResponseStatusException(HttpStatus.FORBIDDEN);
   }
 
   @GetMapping("/setup/papers")
@@ -104,10 +98,9 @@ class LookController {
   }
 
   /** The latest invoice as it would look. */
+  @SetsUp
   @PostMapping("/setup/papers/preview")
-  String preview(@RequestParam Map<String, String> typed, Model model, Principal who)
-      throws IOException {
-    allow(who);
+  String preview(@RequestParam Map<String, String> typed, Model model) throws IOException {
     model.addAttribute("picture", picture(typed(typed)));
     return "setup/papers :: picture";
   }
@@ -124,9 +117,9 @@ class LookController {
     }
   }
 
+  @SetsUp
   @PostMapping("/setup/papers")
   String save(@RequestParam Map<String, String> typed, Principal who, RedirectAttributes after) {
-    allow(who);
     LookStore.Look look = typed(typed);
     Optional<String> wrong = tooLong(look);
     if (wrong.isPresent()) {
@@ -139,10 +132,9 @@ class LookController {
   }
 
   /** Keeps a logo that is a picture of a fair size; none takes it away. */
+  @SetsUp
   @PostMapping("/setup/papers/logo")
-  String logo(@RequestParam MultipartFile logo, Principal who, RedirectAttributes after)
-      throws IOException {
-    allow(who);
+  String logo(@RequestParam MultipartFile logo, RedirectAttributes after) throws IOException {
     if (logo.isEmpty()) {
       looks.logo(Optional.empty());
       after.addFlashAttribute("told", "No logo stands on papers now.");

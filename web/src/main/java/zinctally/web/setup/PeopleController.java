@@ -12,6 +12,7 @@ import zinctally.core.number.Form;
 import zinctally.store.book.SetUp;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
+import zinctally.web.shell.Owns;
 
 /** Who may sign in, and as what. */
 @Controller
@@ -26,6 +27,7 @@ class PeopleController {
     this.hashing = hashing;
   }
 
+  @Owns
   @GetMapping("/setup/people")
   String people(Model model) {
     model.addAttribute("people", people.all());
@@ -34,6 +36,7 @@ class PeopleController {
     return "setup/people";
   }
 
+  @Owns
   @PostMapping("/setup/people")
   String addPerson(
       @RequestParam String login,
@@ -54,6 +57,7 @@ class PeopleController {
         () -> people.add(login, name.strip(), hashing.encode(password), role));
   }
 
+  @Owns
   @PostMapping("/setup/people/change")
   String changePerson(
       @RequestParam long id,

@@ -16,6 +16,7 @@ import zinctally.store.book.SetUp;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.sell.TaxStore;
 import zinctally.store.setup.SetupStore;
+import zinctally.web.shell.SetsUp;
 
 /** Places, tax rates, reasons for adjustments and for returns. */
 @Controller
@@ -52,6 +53,7 @@ class SmallTablesController {
     return small(model, "return-reasons", setup.returnReasons());
   }
 
+  @SetsUp
   @PostMapping("/setup/return-reasons")
   String saveReturnReason(
       @RequestParam long id,
@@ -77,6 +79,7 @@ class SmallTablesController {
     return "setup/small";
   }
 
+  @SetsUp
   @PostMapping("/setup/places")
   String savePlace(
       @RequestParam long id,
@@ -96,6 +99,7 @@ class SmallTablesController {
         });
   }
 
+  @SetsUp
   @PostMapping("/setup/tax")
   String saveTax(
       @RequestParam long id,
@@ -126,6 +130,7 @@ class SmallTablesController {
         after, "/tax", "Papers have used this rate; switch it off and make a new one.");
   }
 
+  @SetsUp
   @PostMapping("/setup/reasons")
   String saveReason(
       @RequestParam long id,

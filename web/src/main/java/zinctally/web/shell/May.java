@@ -2,6 +2,7 @@ package zinctally.web.shell;
 
 import java.security.Principal;
 import java.util.Arrays;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.Authentication;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
@@ -30,6 +31,15 @@ public final class May {
 
   public static boolean own(Principal principal) {
     return role(principal) == Person.Role.OWNER;
+  }
+
+  /**
+   * Goes on only when it is so.
+   *
+   * @throws AccessDeniedException when it is not; the page says that it is not for this person
+   */
+  public static void must(boolean may) {
+    if (!may) throw new AccessDeniedException("not for this person");
   }
 
   /** The owner, and who has the role that approves orders. */

@@ -30,7 +30,8 @@ public final class Shown {
     return URLEncoder.encode(text == null ? "" : text, StandardCharsets.UTF_8);
   }
 
-  private static Map<String, String> read(String text) {
+  /** The fields that were written. */
+  public static Map<String, String> read(String text) {
     Map<String, String> fields = new HashMap<>();
     for (String field : text.split("&")) {
       String[] pair = field.split("=", 2);

@@ -1,0 +1,125 @@
+package zinctally.web.goods;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import zinctally.core.goods.ItemKind;
+import zinctally.store.book.BookStore;
+import zinctally.store.goods.GroupStore;
+import zinctally.store.goods.ItemCard;
+import zinctally.store.goods.ItemStore;
+import zinctally.store.ledger.AccountStore;
+import zinctally.store.sell.TaxStore;
+import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Shown;
+
+/**
+ * What is typed about an item, on its own form or in a table of many, is read, checked and kept
+ * here. To be called while nobody else changes items.
+ */
+@Component
+class ItemKeeper {
+  private final ItemStore items;
+  private final GroupStore groups;
+  private final AccountStore accounts;
+  private final TaxStore taxes;
+  private final BookStore books;
+
+  ItemKeeper(
+      ItemStore items, GroupStore groups, AccountStore accounts, TaxStore taxes, BookStore books) {
+    this.items = items;
+    this.groups = groups;
+    this.accounts = accounts;
+    this.taxes = taxes;
+    this.books = books;
+  }
+
+  /**
+   * An item as typed.
+   *
+   * @param typed with what others have changed meanwhile in fields left alone
+   * @param faults by field; empty when it can be kept
+   */
+  record Read(
+      ItemCard card,
+      ItemStore.Along along,
+      Map<String, String> typed,
+      Map<String, String> faults,
+      boolean locked) {}
+
+  /** An item's fields as they are. */
+  Map<String, String> fields(long id) {
+    Map<String, String> fields = new HashMap<>(ItemForm.fields(card(id), books.book().coin()));
+    fields.put("tax_rate", taxes.ofItem(id));
+    for (ItemCard.Price price : items.prices(id)) fields.putIfAbsent("price_" + price.list(), "");
+    return fields;
+  }
+
+  private ItemCard card(long id) {
+    return items.find(id).orElseThrow(() -> new NotThere("item " + id));
+  }
+
+  /**
+   * Reads and checks one.
+   *
+   * @param id null for a new one
+   */
+  Read read(Long id, Map<String, String> sent) {
+    Optional<ItemCard> before = id == null ? Optional.empty() : Optional.of(card(id));
+    boolean locked = id != null && items.moved(id);
+    Map<String, String> crossed = new HashMap<>();
+    Map<String, String> typed = id == null ? coded(sent) : Shown.merged(sent, fields(id), crossed);
+    ItemForm form = new ItemForm(typed);
+    form.faults().putAll(crossed);
+    ItemCard card =
+        form.read(
+            before,
+            locked,
+            id == null || items.stock(id).onHand() == 0,
+            groups.tree(),
+            accounts.all(),
+            items.prices(id == null ? 0 : id));
+    taken("code", card.code(), card.id(), " has this code already.", form.faults());
+    if (!card.gtin().isEmpty())
+      taken("gtin", card.gtin(), card.id(), " has this barcode already.", form.faults());
+    if (before.isPresent()
+        && before.get().kind() != ItemKind.STOCKED
+        && card.kind() == ItemKind.STOCKED
+        && items.sold(id))
+      form.faults()
+          .put(
+              "kind",
+              "It has been sold already: its card has \"Keep it in stock from a date on\", which"
+                  + " gives those sales their cost.");
+    ItemStore.Along along = form.along(groups.tree(), items.prices(0));
+    return new Read(card, along, typed, form.faults(), locked);
+  }
+
+  private void taken(
+      String field, String value, long besides, String says, Map<String, String> faults) {
+    items.taken(field, value, besides).ifPresent(name -> faults.put(field, name + says));
+  }
+
+  /** With a code made from the name when none was typed. */
+  private Map<String, String> coded(Map<String, String> sent) {
+    Map<String, String> typed = new HashMap<>(sent);
+    String name = sent.getOrDefault("name", "");
+    if (sent.getOrDefault("code", "").isBlank() && !name.isBlank())
+      typed.put("code", items.freeCode(name));
+    return typed;
+  }
+
+  /**
+   * Keeps one that was read without faults.
+   *
+   * @return its id
+   * @throws org.springframework.dao.DuplicateKeyException when its code, barcode, group or price
+   *     list was taken in the meantime
+   */
+  long keep(Read read, String login) {
+    long id = items.save(read.card(), read.along(), login);
+    taxes.ofItem(id, read.typed().getOrDefault("tax_rate", ""));
+    return id;
+  }
+}
