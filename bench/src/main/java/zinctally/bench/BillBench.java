@@ -8,7 +8,7 @@ import java.util.Map;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.proof.Proof;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 
 /** A long bill as it is pasted: each line another item, with goods or for goods received before. */
 final class BillBench {
@@ -57,11 +57,11 @@ final class BillBench {
   }
 
   private static void measure(BenchBook book, String what, Draft draft) {
-    Posting posting = book.get(Posting.class);
+    Proving proving = book.get(Proving.class);
     long[] proofs = new long[RUNS];
     for (int i = -WARM; i < RUNS; i++) {
       long start = System.nanoTime();
-      Proof proof = posting.prove(draft, 0, "bench");
+      Proof proof = proving.prove(draft, 0, "bench");
       if (i >= 0) proofs[i] = System.nanoTime() - start;
       if (!proof.sound()) throw new IllegalStateException(proof.faults().toString());
     }

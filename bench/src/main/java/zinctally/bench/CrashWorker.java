@@ -11,7 +11,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import zinctally.store.Refused;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Voiding;
 
 /**
  * Posts and voids at random until it is killed, and writes down each paper that was acknowledged.
@@ -53,7 +53,7 @@ public final class CrashWorker {
         int what = dice.nextInt(10);
         if (what == 0 && !mine.isEmpty()) {
           long paper = mine.remove(dice.nextInt(mine.size()));
-          book.get(Posting.class).voidPaper(paper, LocalDate.of(2026, 5, 30), "", "bench");
+          book.get(Voiding.class).voidPaper(paper, LocalDate.of(2026, 5, 30), "", "bench");
           say(acknowledged, "void " + paper);
         } else {
           long paper =

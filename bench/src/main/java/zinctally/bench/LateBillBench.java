@@ -6,6 +6,8 @@ import java.util.List;
 import zinctally.core.papers.Draft;
 import zinctally.core.proof.Proof;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
+import zinctally.store.posting.Voiding;
 
 /** A bill entered late whose goods share an average with ten thousand sales after it. */
 final class LateBillBench {
@@ -28,12 +30,14 @@ final class LateBillBench {
         book.post(book.invoice(date, BenchBook.rows(cells.toArray(String[]::new))));
       }
       Posting posting = book.get(Posting.class);
+      Proving proving = book.get(Proving.class);
+      Voiding voiding = book.get(Voiding.class);
       Draft late = book.bill(FIRST, BenchBook.rows("L", "500000", "3.00"));
       long[] proofs = new long[5];
       int touched = 0;
       for (int i = 0; i < 5; i++) {
         long start = System.nanoTime();
-        Proof proof = posting.prove(late, 0, "bench");
+        Proof proof = proving.prove(late, 0, "bench");
         proofs[i] = System.nanoTime() - start;
         touched = proof.work().orElseThrow().later().size();
       }
@@ -43,7 +47,7 @@ final class LateBillBench {
         long start = System.nanoTime();
         long paper = posting.post(draft, "bench");
         posts[i] = System.nanoTime() - start;
-        posting.voidPaper(paper, FIRST, "", "bench");
+        voiding.voidPaper(paper, FIRST, "", "bench");
       }
       Figures.say(
           "proof of a late bill that touches " + touched + " later sale lines",

@@ -7,7 +7,7 @@ import java.util.Map;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.paper.DraftStore;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 
 /** A scan at the counter: the sale is kept and proved again with one line more. */
 final class ScanBench {
@@ -26,7 +26,7 @@ final class ScanBench {
       }
       book.post(book.bill(DATE.minusDays(9), BenchBook.rows(cells.toArray(String[]::new))));
       DraftStore drafts = book.get(DraftStore.class);
-      Posting posting = book.get(Posting.class);
+      Proving proving = book.get(Proving.class);
       Map<String, String> head = Map.of("date", DATE.toString(), "place", "Store");
       long id = drafts.begin(new Draft(PaperKind.COUNTER_SALE, head, List.of()), "bench");
       long[] scans = new long[RUNS];
@@ -37,7 +37,7 @@ final class ScanBench {
         Draft sale = new Draft(PaperKind.COUNTER_SALE, head, rows);
         long start = System.nanoTime();
         drafts.save(id, sale, drafts.find(id).orElseThrow().seen(), "bench");
-        posting.prove(sale, 0, "bench");
+        proving.prove(sale, 0, "bench");
         if (i >= 0) scans[i] = System.nanoTime() - start;
       }
       Figures.say(

@@ -14,6 +14,7 @@ import zinctally.store.buy.RepeatStore;
 import zinctally.store.buy.SupplierStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperText;
+import zinctally.store.posting.Ordering;
 import zinctally.store.posting.Posting;
 
 /**
@@ -27,6 +28,7 @@ class DemoBuying {
   private final DraftStore drafts;
   private final PaperText texts;
   private final Posting posting;
+  private final Ordering ordering;
   private final SupplierStore suppliers;
   private final RepeatStore repeats;
   private final JdbcClient sql;
@@ -35,12 +37,14 @@ class DemoBuying {
       DraftStore drafts,
       PaperText texts,
       Posting posting,
+      Ordering ordering,
       SupplierStore suppliers,
       RepeatStore repeats,
       JdbcClient sql) {
     this.drafts = drafts;
     this.texts = texts;
     this.posting = posting;
+    this.ordering = ordering;
     this.suppliers = suppliers;
     this.repeats = repeats;
     this.sql = sql;
@@ -433,7 +437,7 @@ class DemoBuying {
         order,
         "SMK-03",
         "6");
-    posting.endOrder(id(order), LOGIN);
+    ordering.end(id(order), LOGIN);
   }
 
   private void rent() {

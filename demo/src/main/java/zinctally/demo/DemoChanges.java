@@ -13,6 +13,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Voiding;
 import zinctally.store.prove.PeriodStore;
 
 /**
@@ -25,14 +26,21 @@ class DemoChanges {
   private final DraftStore drafts;
   private final PaperText texts;
   private final Posting posting;
+  private final Voiding voiding;
   private final PeriodStore periods;
   private final JdbcClient sql;
 
   DemoChanges(
-      DraftStore drafts, PaperText texts, Posting posting, PeriodStore periods, JdbcClient sql) {
+      DraftStore drafts,
+      PaperText texts,
+      Posting posting,
+      Voiding voiding,
+      PeriodStore periods,
+      JdbcClient sql) {
     this.drafts = drafts;
     this.texts = texts;
     this.posting = posting;
+    this.voiding = voiding;
     this.periods = periods;
     this.sql = sql;
   }
@@ -89,7 +97,7 @@ class DemoChanges {
             PaperKind.ADJUSTMENT,
             Map.of("date", "2026-11-19", "place", "Barn store"),
             Map.of("item", "QEX-01", "quantity", "-3", "reason", "Breakage"));
-    posting.voidPaper(paper, LocalDate.of(2026, 11, 19), "found behind the shelf", LOGIN);
+    voiding.voidPaper(paper, LocalDate.of(2026, 11, 19), "found behind the shelf", LOGIN);
   }
 
   private void lostWorth() {

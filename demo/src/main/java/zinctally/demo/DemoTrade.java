@@ -17,7 +17,8 @@ import org.springframework.stereotype.Component;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Ordering;
+import zinctally.store.posting.Proving;
 import zinctally.store.sell.TillClosing;
 import zinctally.store.sell.TillStore;
 
@@ -31,7 +32,8 @@ class DemoTrade {
   private static final List<String> BUYERS =
       List.of("Alder Farm Shop", "Copse End Apiary", "Stonebridge Honey", "Quillan and Daughter");
   private final DemoPapers papers;
-  private final Posting posting;
+  private final Ordering ordering;
+  private final Proving proving;
   private final TillStore tills;
   private final TillClosing closing;
   private final JdbcClient sql;
@@ -42,9 +44,15 @@ class DemoTrade {
   private String lastItem = "";
 
   DemoTrade(
-      DemoPapers papers, Posting posting, TillStore tills, TillClosing closing, JdbcClient sql) {
+      DemoPapers papers,
+      Ordering ordering,
+      Proving proving,
+      TillStore tills,
+      TillClosing closing,
+      JdbcClient sql) {
     this.papers = papers;
-    this.posting = posting;
+    this.ordering = ordering;
+    this.proving = proving;
     this.tills = tills;
     this.closing = closing;
     this.sql = sql;
@@ -148,7 +156,7 @@ class DemoTrade {
   private void rest(String order, String customer, LocalDate day, Wanted part, long missing) {
     if (here(part.item) >= missing) go(order, customer, day, Map.of(part, missing));
     else if (day.isBefore(LocalDate.of(2026, 8, 1)) && dice.nextInt(8) == 0)
-      posting.endOrder(
+      ordering.end(
           sql.sql("select id from paper where number = ?").param(order).query(Long.class).single(),
           DemoPapers.LOGIN);
     else {
@@ -257,7 +265,7 @@ class DemoTrade {
                         g.price))
             .toList();
     Draft draft = new Draft(PaperKind.COUNTER_SALE, fields, rows);
-    long rest = posting.prove(draft, 0, DemoPapers.LOGIN).reading().toPay().rest();
+    long rest = proving.prove(draft, 0, DemoPapers.LOGIN).reading().toPay().rest();
     if (rest > 0) pay(fields, rest);
     String sold = papers.post(PaperKind.COUNTER_SALE, fields, rows);
     if (!fields.containsKey("customer") && !fields.containsKey("credit")) {

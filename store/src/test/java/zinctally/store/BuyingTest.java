@@ -17,7 +17,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.OrderListings;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Ordering;
 import zinctally.store.prove.PeriodStore;
 
 /** Orders, receipts and bills in every order in which they come. All figures by hand. */
@@ -283,13 +283,13 @@ class BuyingTest extends OneBookTest {
             .param(order)
             .query(Long.class)
             .single();
-    assertThatThrownBy(() -> book.get(Posting.class).approveOrder(id, "tester"))
+    assertThatThrownBy(() -> book.get(Ordering.class).approve(id, "tester"))
         .isInstanceOf(Refused.class);
     book.sql().sql("update book set approver = ''").update();
     receipt("2026-02-02", order, "APPR", "4");
-    book.get(Posting.class).endOrder(id, "tester");
+    book.get(Ordering.class).end(id, "tester");
     assertThat(awaited("ORDERED_GOODS", "APPR")).isZero();
-    assertThatThrownBy(() -> book.get(Posting.class).endOrder(id, "tester"))
+    assertThatThrownBy(() -> book.get(Ordering.class).end(id, "tester"))
         .hasMessageContaining("cancelled already");
   }
 

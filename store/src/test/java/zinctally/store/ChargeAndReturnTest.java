@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.Catalogues;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 
 /** What belongs to goods that came before, and goods that go back. All figures by hand. */
 class ChargeAndReturnTest extends OneBookTest {
@@ -289,7 +289,7 @@ class ChargeAndReturnTest extends OneBookTest {
             Map.of("date", "2026-02-20", "supplier", "Orrin Joinery", "place", "Store"),
             List.of(Map.of("paper", bill, "item", "CHARGED-LATE", "quantity", "2")));
     assertThat(
-            book.get(Posting.class)
+            book.get(Proving.class)
                 .prove(draft, book.get(Catalogues.class).open(), "tester")
                 .reading()
                 .notes())

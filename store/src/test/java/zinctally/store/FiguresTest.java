@@ -16,13 +16,14 @@ import zinctally.core.proof.Proof;
 import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 
 /** What is typed is what is meant: figures keep the form in which they were written. */
 class FiguresTest extends OneBookTest {
   private static Proof opened(String csv) throws Exception {
     Draft draft =
         SheetReader.file("old.csv", csv.getBytes(StandardCharsets.UTF_8)).asOpeningStock("Store");
-    return book.get(Posting.class).prove(draft, 0, "tester");
+    return book.get(Proving.class).prove(draft, 0, "tester");
   }
 
   @Test

@@ -24,6 +24,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Voiding;
 import zinctally.store.prove.TieOutStore;
 
 /** A book of its own on the real MariaDB, thrown away at the end. Today is 2026-06-30. */
@@ -225,7 +226,7 @@ public final class FreshBook implements AutoCloseable {
   }
 
   public void voidOn(String date, long paper) {
-    get(Posting.class).voidPaper(paper, LocalDate.parse(date), "", "tester");
+    get(Voiding.class).voidPaper(paper, LocalDate.parse(date), "", "tester");
   }
 
   /** Every figure that a date can be asked for: worth and balance by item, all control accounts. */

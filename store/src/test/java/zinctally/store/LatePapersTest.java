@@ -21,7 +21,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
 import zinctally.store.cost.PoolStore;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Voiding;
 import zinctally.store.prove.TieOutStore;
 
 /**
@@ -57,7 +57,7 @@ class LatePapersTest {
             long paper = papers.get(dice.nextInt(papers.size()));
             if (what == 0) {
               papers.remove(paper);
-              book.get(Posting.class).voidPaper(paper, dateOf(book, paper), "", "tester");
+              book.get(Voiding.class).voidPaper(paper, dateOf(book, paper), "", "tester");
             } else
               book.amend(
                   paper,
@@ -188,7 +188,7 @@ class LatePapersTest {
       book.bill("2026-02-01", "LATE", "6", "2.00");
       long sale = book.invoice("2026-02-10", "LATE", "4", "5.00");
       var proof =
-          book.get(zinctally.store.posting.Posting.class)
+          book.get(zinctally.store.posting.Proving.class)
               .prove(
                   new zinctally.core.papers.Draft(
                       zinctally.core.papers.PaperKind.BILL,

@@ -9,14 +9,14 @@ import org.junit.jupiter.api.Test;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 
 /** Items that are made from the line they are first bought or sold on. */
 class MadeOnTheSpotTest extends OneBookTest {
   /** Answers what is asked about a paper with yes and posts it. */
   private static long agreed(PaperKind kind, Map<String, String> fields, String... cells) {
     Draft draft = new Draft(kind, fields, FreshBook.rows(cells));
-    List<Fault> asked = book.get(Posting.class).prove(draft, 0, "tester").faults();
+    List<Fault> asked = book.get(Proving.class).prove(draft, 0, "tester").faults();
     assertThat(asked).isNotEmpty().noneMatch(f -> f.question().isEmpty());
     Map<String, String> answered = new java.util.HashMap<>(fields);
     answered.put(Draft.AGREED, String.join(" ", asked.stream().map(Fault::question).toList()));

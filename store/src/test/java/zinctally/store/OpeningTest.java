@@ -24,6 +24,7 @@ import zinctally.store.opening.OpeningStore;
 import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class OpeningTest {
@@ -42,7 +43,7 @@ class OpeningTest {
   }
 
   private Proof prove(String rows) throws Exception {
-    return book.get(Posting.class)
+    return book.get(Proving.class)
         .prove(SheetReader.text(HEAD + rows).asOpeningStock("Store"), 0, "tester");
   }
 
@@ -84,11 +85,11 @@ class OpeningTest {
       throws Exception {
     Draft draft =
         SheetReader.text(HEAD + "Q-1,Cloth,each,2,3.00,6.00,3.00\n").asOpeningStock("Store");
-    assertThat(book.get(Posting.class).prove(draft, 0, "tester").sound()).isFalse();
+    assertThat(book.get(Proving.class).prove(draft, 0, "tester").sound()).isFalse();
     Map<String, String> fields = new java.util.HashMap<>(draft.fields());
     fields.put("questions", "seen");
     assertThat(
-            book.get(Posting.class)
+            book.get(Proving.class)
                 .prove(new Draft(draft.kind(), fields, draft.rows()), 0, "tester")
                 .sound())
         .isTrue();
@@ -144,7 +145,7 @@ class OpeningTest {
     sheet.value(1, 3, 0.1 + 0.2);
     workbook.finish();
     Proof proof =
-        book.get(Posting.class)
+        book.get(Proving.class)
             .prove(
                 SheetReader.file("s.xlsx", out.toByteArray()).asOpeningStock("Store"), 0, "tester");
     assertThat(proof.faults()).isEmpty();
@@ -185,7 +186,7 @@ class OpeningTest {
     assertThat(draft.kind()).isEqualTo(PaperKind.OPENING_BALANCES);
     assertThat(draft.rows()).hasSize(3);
     assertThat(draft.cell(1, "credit")).isEqualTo("60.00");
-    assertThat(book.get(Posting.class).prove(draft, 0, "tester").faults())
+    assertThat(book.get(Proving.class).prove(draft, 0, "tester").faults())
         .extracting(Fault::says)
         .containsExactly(
             "1400 Stock on hand is a control account; it builds up from the items: enter Opening stock.");

@@ -16,7 +16,7 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.trade.Trade;
 import zinctally.core.proof.Proof;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 import zinctally.store.prove.TieOutStore;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -43,7 +43,7 @@ class PaperFaultsTest {
     all.putAll(fields);
     Map<String, String> line = new HashMap<>(Map.of("item", "BOX", "quantity", "2", "price", "10"));
     line.putAll(row);
-    return book.get(Posting.class)
+    return book.get(Proving.class)
         .prove(new Draft(PaperKind.INVOICE, all, List.of(line)), 0, "tester");
   }
 
@@ -176,7 +176,7 @@ class PaperFaultsTest {
             List.of(
                 Map.of("account", "6000", "debit", "10"),
                 Map.of("account", "1000", "credit", "9.50")));
-    assertThat(book.get(Posting.class).prove(draft, 0, "tester").faults())
+    assertThat(book.get(Proving.class).prove(draft, 0, "tester").faults())
         .anySatisfy(
             f ->
                 assertThat(f.says())

@@ -9,7 +9,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 import zinctally.store.prove.PeriodStore;
 
 /** Closed months refuse papers and never change. */
@@ -70,8 +70,8 @@ class PeriodTest {
               PaperKind.OPENING_STOCK,
               Map.of("columns", "code,quantity,value", "place", "Store"),
               List.of(Map.of("c0", "NEW-1", "c1", "2", "c2", "2.00")));
-      Posting posting = book.get(Posting.class);
-      assertThat(posting.prove(sheet, 0, "tester").faults())
+      Proving proving = book.get(Proving.class);
+      assertThat(proving.prove(sheet, 0, "tester").faults())
           .anyMatch(
               f -> f.says().contains("An opening is of 2026-01-01, and that month is closed"));
       Draft balances =
@@ -79,7 +79,7 @@ class PeriodTest {
               PaperKind.OPENING_BALANCES,
               Map.of(),
               List.of(Map.of("account", "1000", "debit", "5.00")));
-      assertThat(posting.prove(balances, 0, "tester").faults())
+      assertThat(proving.prove(balances, 0, "tester").faults())
           .anyMatch(f -> f.says().contains("that month is closed"));
     }
   }

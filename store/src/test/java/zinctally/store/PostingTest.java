@@ -19,6 +19,7 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.proof.Proof;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 import zinctally.store.prove.BalanceStore;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -153,7 +154,7 @@ class PostingTest {
             PaperKind.INVOICE,
             Map.of("date", "2026-03-02", "customer", "Fenwick Garden", "place", "Store"),
             FreshBook.rows("PROOF", "1", "9.00"));
-    Proof proof = book.get(Posting.class).prove(draft, 0, "tester");
+    Proof proof = book.get(Proving.class).prove(draft, 0, "tester");
     assertThat(proof.faults()).isEmpty();
     long paper = book.post(draft.kind(), draft.fields(), draft.rows());
     List<Long> written =

@@ -13,7 +13,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Voiding;
 
 /** Goods sold before they came: provisional cost, put right by what comes. */
 class ShortStockTest {
@@ -101,7 +101,7 @@ class ShortStockTest {
     Map<LocalDate, String> before = book.figures();
     long bill = book.bill("2026-02-05", "NEW", "10", "2.00");
     assertThat(cost(sale)).isEqualTo(800);
-    book.get(Posting.class).voidPaper(bill, LocalDate.parse("2026-02-05"), "", "tester");
+    book.get(Voiding.class).voidPaper(bill, LocalDate.parse("2026-02-05"), "", "tester");
     assertThat(cost(sale)).isEqualTo(1000);
     assertThat(book.figures()).isEqualTo(before);
   }

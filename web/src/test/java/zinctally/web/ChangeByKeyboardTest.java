@@ -305,7 +305,7 @@ class ChangeByKeyboardTest {
 
   @Test
   void many_items_are_made_and_changed_in_a_table_and_one_wrong_cell_keeps_nothing() {
-    item("GRID", "FIFO", "NONE");
+    item("GRID", "FIFO");
     page.navigate(desk.address + "/goods/many?filter=grid");
     page.focus("[name='rows[0].shelf']");
     page.keyboard().type("B 7");

@@ -137,8 +137,11 @@ public class ItemStore {
         .optional();
   }
 
-  /** A code that no item has yet, made of a name's first letters: {@code BRO-01}. */
-  public String freeCode(String name) {
+  /**
+   * A code that no item has yet, made of a name's first letters: {@code BRO-01}; none of these
+   * either.
+   */
+  public String freeCode(String name, Set<String> besides) {
     String letters =
         Normalizer.normalize(name, Normalizer.Form.NFD)
             .replaceAll("[^A-Za-z]", "")
@@ -152,7 +155,7 @@ public class ItemStore {
                 .list());
     for (int n = 1; ; n++) {
       String code = start + String.format(Locale.ROOT, "%02d", n);
-      if (!taken.contains(code)) return code;
+      if (!taken.contains(code) && !besides.contains(code)) return code;
     }
   }
 

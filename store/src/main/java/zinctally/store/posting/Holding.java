@@ -5,11 +5,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.ToLongFunction;
 import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.Retrying;
 import zinctally.store.book.BookCatalogue;
 
 /**
@@ -21,9 +23,11 @@ import zinctally.store.book.BookCatalogue;
 class Holding {
   private static final List<String> NAMING = List.of("of", "paper", "bill");
   private final JdbcClient sql;
+  private final Retrying retrying;
 
-  Holding(JdbcClient sql) {
+  Holding(JdbcClient sql, Retrying retrying) {
     this.sql = sql;
+    this.retrying = retrying;
   }
 
   /** Says that the work touches more than is held; it begins anew, holding these items too. */
@@ -38,6 +42,17 @@ class Holding {
     Set<Long> items() {
       return items;
     }
+  }
+
+  /** In a transaction of its own, anew whenever more turns out to be touched than was held. */
+  long work(ToLongFunction<Set<Long>> work) {
+    Set<Long> items = new TreeSet<>();
+    while (true)
+      try {
+        return retrying.run(() -> work.applyAsLong(items));
+      } catch (LookAgain more) {
+        if (!items.addAll(more.items())) throw more;
+      }
   }
 
   /**

@@ -14,7 +14,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.proof.Proof;
 import zinctally.store.FreshBook;
 import zinctally.store.Refused;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 import zinctally.store.prove.PeriodStore;
 
 /**
@@ -64,7 +64,7 @@ class RecostingTest {
   @Test
   void a_recosting_posts_the_differences_on_its_day_and_shows_them_before() {
     Proof proof =
-        book.get(Posting.class)
+        book.get(Proving.class)
             .prove(new Draft(PaperKind.RECOSTING, on("2026-03-15"), ROWS), 0, "tester");
     assertThat(proof.work().orElseThrow().later())
         .singleElement()

@@ -25,7 +25,9 @@ import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
+import zinctally.store.posting.Ordering;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Voiding;
 import zinctally.store.sell.ReminderStore;
 import zinctally.store.sell.TillStore;
 
@@ -307,7 +309,7 @@ class GapsTest {
     book.voidOn("2026-02-03", world.receipt);
     Callable<?> ends =
         () -> {
-          book.get(Posting.class).endOrder(order, "tester");
+          book.get(Ordering.class).end(order, "tester");
           return null;
         };
     Callable<?> comes =
@@ -471,7 +473,7 @@ class GapsTest {
     LocalDate day = LocalDate.of(2026, 2, 3);
     Callable<?> voids =
         () -> {
-          book.get(Posting.class).voidPaper(world.receipt, day, "", "tester");
+          book.get(Voiding.class).voidPaper(world.receipt, day, "", "tester");
           return null;
         };
     gap("select * from paper where id", 1, voids, world.deed("closes February"));

@@ -19,6 +19,7 @@ import zinctally.store.paper.SavedDraft;
 import zinctally.store.parties.MergeStore;
 import zinctally.store.parties.MergeStore.Named;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Voiding;
 import zinctally.store.prove.PeriodStore;
 import zinctally.store.sell.TillClosing;
 import zinctally.store.sell.TillStore;
@@ -217,7 +218,7 @@ final class World {
             .query(String.class)
             .single();
     String day = closed() != null && date.compareTo(closed()) <= 0 ? "2026-03-01" : date;
-    book.get(Posting.class).voidPaper(paper, LocalDate.parse(day), "", "tester");
+    book.get(Voiding.class).voidPaper(paper, LocalDate.parse(day), "", "tester");
     return paper;
   }
 

@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -184,7 +185,7 @@ class GoodsController {
 
   private String kept(
       Long id, Map<String, String> sent, Model model, Principal who, RedirectAttributes after) {
-    ItemKeeper.Read read = keeper.read(id, sent);
+    ItemKeeper.Read read = keeper.read(id, sent, Set.of());
     if (!read.faults().isEmpty())
       return form(model, id, read.typed(), read.faults(), read.locked());
     long saved;

@@ -3,6 +3,7 @@ package zinctally.web.goods;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.ItemKind;
 import zinctally.store.book.BookStore;
@@ -64,12 +65,14 @@ class ItemKeeper {
    * Reads and checks one.
    *
    * @param id null for a new one
+   * @param others codes of items that are made together with it
    */
-  Read read(Long id, Map<String, String> sent) {
+  Read read(Long id, Map<String, String> sent, Set<String> others) {
     Optional<ItemCard> before = id == null ? Optional.empty() : Optional.of(card(id));
     boolean locked = id != null && items.moved(id);
     Map<String, String> crossed = new HashMap<>();
-    Map<String, String> typed = id == null ? coded(sent) : Shown.merged(sent, fields(id), crossed);
+    Map<String, String> typed =
+        id == null ? coded(sent, others) : Shown.merged(sent, fields(id), crossed);
     ItemForm form = new ItemForm(typed);
     form.faults().putAll(crossed);
     ItemCard card =
@@ -102,11 +105,11 @@ class ItemKeeper {
   }
 
   /** With a code made from the name when none was typed. */
-  private Map<String, String> coded(Map<String, String> sent) {
+  private Map<String, String> coded(Map<String, String> sent, Set<String> others) {
     Map<String, String> typed = new HashMap<>(sent);
     String name = sent.getOrDefault("name", "");
     if (sent.getOrDefault("code", "").isBlank() && !name.isBlank())
-      typed.put("code", items.freeCode(name));
+      typed.put("code", items.freeCode(name, others));
     return typed;
   }
 

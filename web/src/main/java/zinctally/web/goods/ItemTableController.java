@@ -148,8 +148,8 @@ class ItemTableController {
         rows.add(row);
         continue;
       }
-      ItemKeeper.Read read = read(row);
-      if (!codes.add(read.card().code().toLowerCase(Locale.ROOT)))
+      ItemKeeper.Read read = read(row, codes);
+      if (!codes.add(read.card().code().toUpperCase(Locale.ROOT)))
         read.faults().put("code", "Another row has this code.");
       rows.add(row.wrong(read.faults()));
       good.add(read);
@@ -162,11 +162,11 @@ class ItemTableController {
   }
 
   /** A row's cells over all that the item has besides. */
-  private ItemKeeper.Read read(ItemTable.Row row) {
-    if (row.id() == 0) return keeper.read(null, row.cells());
+  private ItemKeeper.Read read(ItemTable.Row row, Set<String> codes) {
+    if (row.id() == 0) return keeper.read(null, row.cells(), codes);
     Map<String, String> typed =
         new HashMap<>(Shown.read(row.cells().getOrDefault(Shown.FIELD, "")));
     typed.putAll(row.cells());
-    return keeper.read(row.id(), typed);
+    return keeper.read(row.id(), typed, codes);
   }
 }

@@ -38,6 +38,7 @@ import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Posting;
 import zinctally.store.posting.Progress;
+import zinctally.store.posting.Proving;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.paper.Windows;
 import zinctally.web.shell.NotThere;
@@ -52,6 +53,7 @@ class OpeningController {
   private final OpeningStore opening;
   private final DraftStore drafts;
   private final Posting posting;
+  private final Proving proving;
   private final Progress progress;
   private final SetupStore setup;
   private final GroupStore groups;
@@ -61,6 +63,7 @@ class OpeningController {
       OpeningStore opening,
       DraftStore drafts,
       Posting posting,
+      Proving proving,
       Progress progress,
       SetupStore setup,
       GroupStore groups,
@@ -68,6 +71,7 @@ class OpeningController {
     this.opening = opening;
     this.drafts = drafts;
     this.posting = posting;
+    this.proving = proving;
     this.progress = progress;
     this.setup = setup;
     this.groups = groups;
@@ -210,7 +214,7 @@ class OpeningController {
   private void show(SavedDraft saved, HttpServletRequest request, String who, Model model) {
     model.addAttribute("window", Windows.of(request));
     Draft draft = saved.draft();
-    Proof proof = posting.prove(draft, saved.amends(), who);
+    Proof proof = proving.prove(draft, saved.amends(), who);
     List<String> headings = List.of(draft.field("headings").split("\t", -1));
     List<String> columns = List.of(draft.fields().getOrDefault("columns", "").split(",", -1));
     model.addAttribute("saved", saved);

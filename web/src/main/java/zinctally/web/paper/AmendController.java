@@ -23,7 +23,8 @@ import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.paper.SavedDraft;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
+import zinctally.store.posting.Voiding;
 import zinctally.web.sell.CounterDesk;
 import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
@@ -36,7 +37,8 @@ class AmendController {
   private final PaperStore papers;
   private final PaperText texts;
   private final DraftStore drafts;
-  private final Posting posting;
+  private final Proving proving;
+  private final Voiding voiding;
   private final ProofPage proofs;
   private final LaterPapers laters;
   private final Catalogues catalogues;
@@ -48,7 +50,8 @@ class AmendController {
       PaperStore papers,
       PaperText texts,
       DraftStore drafts,
-      Posting posting,
+      Proving proving,
+      Voiding voiding,
       ProofPage proofs,
       LaterPapers laters,
       Catalogues catalogues,
@@ -60,7 +63,8 @@ class AmendController {
     this.papers = papers;
     this.texts = texts;
     this.drafts = drafts;
-    this.posting = posting;
+    this.proving = proving;
+    this.voiding = voiding;
     this.proofs = proofs;
     this.laters = laters;
     this.catalogues = catalogues;
@@ -135,7 +139,7 @@ class AmendController {
     if (show != null || day.isEmpty() || why.length() > 400)
       return askVoid(id, on, why, model, who);
     try {
-      posting.voidPaper(id, day.get(), why.strip(), who.getName());
+      voiding.voidPaper(id, day.get(), why.strip(), who.getName());
     } catch (Refused refused) {
       model.addAttribute("refused", refused.faults());
       return askVoid(id, on, why, model, who);
@@ -154,7 +158,7 @@ class AmendController {
     SavedDraft saved = drafts.find(id).orElseThrow(() -> new NotThere("draft " + id));
     model.addAttribute("back", "/drafts/" + id);
     model.addAttribute("path", "/drafts/" + id + "/later?from=");
-    return later(posting.prove(saved.draft(), saved.amends(), who.getName()), from, model);
+    return later(proving.prove(saved.draft(), saved.amends(), who.getName()), from, model);
   }
 
   @GetMapping("/papers/{id}/void/later")
@@ -167,7 +171,7 @@ class AmendController {
     LocalDate day = day(on, usualDay(paper(id))).orElseThrow(() -> new NotThere("day " + on));
     model.addAttribute("back", "/papers/" + id + "/void?on=" + day);
     model.addAttribute("path", "/papers/" + id + "/void/later?on=" + day + "&from=");
-    return later(posting.proveVoid(id, day, who.getName()), from, model);
+    return later(proving.proveVoid(id, day, who.getName()), from, model);
   }
 
   private String later(Proof proof, int from, Model model) {

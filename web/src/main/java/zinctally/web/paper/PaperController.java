@@ -31,7 +31,7 @@ import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Ordering;
 import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
@@ -47,7 +47,7 @@ class PaperController {
   private final PaperPdf pdfs;
   private final UblInvoice ubl;
   private final OrderStore orders;
-  private final Posting posting;
+  private final Ordering ordering;
   private final BookStore books;
 
   PaperController(
@@ -59,7 +59,7 @@ class PaperController {
       PaperPdf pdfs,
       UblInvoice ubl,
       OrderStore orders,
-      Posting posting,
+      Ordering ordering,
       BookStore books) {
     this.papers = papers;
     this.texts = texts;
@@ -69,7 +69,7 @@ class PaperController {
     this.pdfs = pdfs;
     this.ubl = ubl;
     this.orders = orders;
-    this.posting = posting;
+    this.ordering = ordering;
     this.books = books;
   }
 
@@ -168,14 +168,14 @@ class PaperController {
         id,
         who,
         after,
-        () -> posting.endOrder(id, who.getName()),
+        () -> ordering.end(id, who.getName()),
         "What was still to come is cancelled.");
   }
 
   @ByKind
   @PostMapping("/papers/{id}/approve")
   String approveOrder(@PathVariable long id, Principal who, RedirectAttributes after) {
-    return changed(id, who, after, () -> posting.approveOrder(id, who.getName()), "Approved.");
+    return changed(id, who, after, () -> ordering.approve(id, who.getName()), "Approved.");
   }
 
   private String changed(

@@ -26,7 +26,7 @@ import zinctally.store.book.Catalogues;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.SavedDraft;
-import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 import zinctally.web.shell.Say;
 
 /** The proof beside a paper, in words. */
@@ -36,7 +36,7 @@ class ProofPage {
   private static final int FAULTS = 40;
   private static final int ENTRIES = 3;
   private static final int LATER = 6;
-  private final Posting posting;
+  private final Proving proving;
   private final Catalogues catalogues;
   private final RowsBeside rows;
   private final OpenBeside open;
@@ -47,7 +47,7 @@ class ProofPage {
   private final OneMoment moment;
 
   ProofPage(
-      Posting posting,
+      Proving proving,
       Catalogues catalogues,
       RowsBeside rows,
       OpenBeside open,
@@ -56,7 +56,7 @@ class ProofPage {
       LaterPapers laters,
       Say say,
       OneMoment moment) {
-    this.posting = posting;
+    this.proving = proving;
     this.catalogues = catalogues;
     this.rows = rows;
     this.open = open;
@@ -111,7 +111,7 @@ class ProofPage {
 
   private Model proved(SavedDraft saved, Draft draft, String login, Model model) {
     BookCatalogue book = catalogues.amending(saved.amends());
-    Proof proof = posting.prove(draft, book, login);
+    Proof proof = proving.prove(draft, book, login);
     model.addAttribute("proof", proof);
     Part part = model.getAttribute("part") instanceof Part shown ? shown : Part.WHOLE;
     model.addAttribute("part", part);
@@ -154,7 +154,7 @@ class ProofPage {
   }
 
   private Model provedVoid(long paper, LocalDate on, String login, Model model) {
-    Proof proof = posting.proveVoid(paper, on, login);
+    Proof proof = proving.proveVoid(paper, on, login);
     model.addAttribute("proof", proof);
     notes(List.of(), model);
     model.addAttribute("laterHref", "/papers/" + paper + "/void/later?on=" + on);

@@ -13,6 +13,7 @@ import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 import zinctally.store.sell.CardPayments;
 import zinctally.store.sell.CardPayments.Payment;
 import zinctally.store.sell.CardPayments.State;
@@ -26,6 +27,7 @@ import zinctally.web.shell.Say;
 public class CounterDesk {
   private static final Logger LOG = LoggerFactory.getLogger(CounterDesk.class);
   private final Posting posting;
+  private final Proving proving;
   private final PaperStore papers;
   private final CardPayments payments;
   private final CardReader cards;
@@ -35,6 +37,7 @@ public class CounterDesk {
 
   CounterDesk(
       Posting posting,
+      Proving proving,
       PaperStore papers,
       CardPayments payments,
       CardReader cards,
@@ -42,6 +45,7 @@ public class CounterDesk {
       CounterReceipt receipts,
       Say say) {
     this.posting = posting;
+    this.proving = proving;
     this.papers = papers;
     this.payments = payments;
     this.cards = cards;
@@ -62,7 +66,7 @@ public class CounterDesk {
    * @throws Refused when something stands in the way, or the card does not pay; nothing has changed
    */
   public Done sell(SavedDraft draft, SavedDraft.Seen seen, String login) {
-    Proof proof = posting.prove(draft.draft(), 0, login);
+    Proof proof = proving.prove(draft.draft(), 0, login);
     if (!proof.sound()) throw new Refused(proof.faults());
     CounterSale sale = (CounterSale) proof.reading().paper().orElseThrow();
     long card =

@@ -34,6 +34,7 @@ import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 import zinctally.store.sell.CardPayments;
 import zinctally.store.sell.CardPayments.Payment;
 import zinctally.store.sell.CardPayments.State;
@@ -47,6 +48,7 @@ class CounterDeskTest {
   private static final SavedDraft.Seen SEEN = DRAFT.seen();
   private static final Payment ASKED = new Payment(11, 3, 5000, State.ASKED, "");
   private final Posting posting = mock();
+  private final Proving proving = mock();
   private final PaperStore papers = mock();
   private final CardPayments payments = mock();
   private final CardReader cards = mock();
@@ -54,7 +56,7 @@ class CounterDeskTest {
   private final CounterReceipt receipts = mock();
   private final Say say = mock();
   private final CounterDesk desk =
-      new CounterDesk(posting, papers, payments, cards, printer, receipts, say);
+      new CounterDesk(posting, proving, papers, payments, cards, printer, receipts, say);
 
   @BeforeEach
   void prepare() throws Exception {
@@ -82,7 +84,7 @@ class CounterDeskTest {
     when(proof.sound()).thenReturn(true);
     when(proof.reading())
         .thenReturn(new Reading(Optional.of(sale), List.of(), List.of(), Map.of()));
-    when(posting.prove(TYPED, 0, "counter")).thenReturn(proof);
+    when(proving.prove(TYPED, 0, "counter")).thenReturn(proof);
   }
 
   /** A payment that is charged and not booked. */

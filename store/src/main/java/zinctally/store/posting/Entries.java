@@ -1,0 +1,59 @@
+package zinctally.store.posting;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntConsumer;
+import org.springframework.stereotype.Component;
+import zinctally.core.papers.plan.Plan;
+import zinctally.core.proof.Proof;
+
+/** Writes what was worked out for a paper into the books. */
+@Component
+class Entries {
+  private final PaperWriter writer;
+  private final Dues dues;
+  private final Awaiting awaiting;
+
+  Entries(PaperWriter writer, Dues dues, Awaiting awaiting) {
+    this.writer = writer;
+    this.dues = dues;
+    this.awaiting = awaiting;
+  }
+
+  /** Stock book and ledger, and the reversals of what an earlier version did. */
+  void write(
+      Worked worked,
+      Worker.Job job,
+      long paper,
+      int version,
+      Optional<Long> till,
+      IntConsumer reached) {
+    Proof.Work work = worked.work();
+    PaperWriter.Of back = new PaperWriter.Of(paper, version, true, till);
+    Map<LocalDate, Long> reversals = writer.journals(work.reversals(), back, job.stockAccounts());
+    PaperWriter.Of of = new PaperWriter.Of(paper, version, false, till);
+    Map<LocalDate, Long> journals = writer.journals(work.journals(), of, job.stockAccounts());
+    reached.accept(55);
+    writer.stock(worked, job, paper, journals, reversals, reached);
+  }
+
+  /**
+   * What is owed and what waits, of a paper posted or amended.
+   *
+   * @param again whether an earlier version of it was posted before
+   */
+  void duesAndAwaited(Plan plan, Worked worked, Undo undo, Posted paper, boolean again) {
+    if (again) {
+      dues.rewrite(plan, undo, paper.id(), paper.number(), paper.date());
+      awaiting.rewrite(plan, undo, paper.id(), paper.date());
+    } else {
+      dues.write(plan, paper.id(), paper.number(), paper.date());
+      awaiting.write(plan, paper.id());
+    }
+    awaiting.recost(worked.sent(), paper.id());
+  }
+
+  /** A paper in the books. */
+  record Posted(long id, String number, LocalDate date) {}
+}
