@@ -13,7 +13,7 @@ import zinctally.store.buy.OrderStore;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.OrderListings;
 import zinctally.web.listing.ListingPage;
-import zinctally.web.paper.Choices;
+import zinctally.web.paper.Heads;
 import zinctally.web.shell.SetsUp;
 
 /** What is short is ordered. */
@@ -23,15 +23,14 @@ class BuyController {
   private final OrderStore orders;
   private final ListingPage lists;
   private final BookStore books;
-  private final Choices choices;
+  private final Heads heads;
 
-  BuyController(
-      SetUp setUp, OrderStore orders, ListingPage lists, BookStore books, Choices choices) {
+  BuyController(SetUp setUp, OrderStore orders, ListingPage lists, BookStore books, Heads heads) {
     this.setUp = setUp;
     this.orders = orders;
     this.lists = lists;
     this.books = books;
-    this.choices = choices;
+    this.heads = heads;
   }
 
   /** Drafts one order a supplier of all the list shows. */
@@ -41,8 +40,7 @@ class BuyController {
     Ask ask = lists.ask(OrderListings.toOrder(books.book().coin()), request);
     List<Long> begun =
         setUp.alone(
-            () ->
-                orders.draftOrders(ask, choices.defaults(PaperKind.PURCHASE_ORDER), who.getName()));
+            () -> orders.draftOrders(ask, heads.defaults(PaperKind.PURCHASE_ORDER), who.getName()));
     after.addFlashAttribute(
         "told",
         begun.isEmpty()

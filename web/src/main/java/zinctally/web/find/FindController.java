@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.find.FindStore;
 import zinctally.web.listing.Areas;
-import zinctally.web.paper.PaperForm;
+import zinctally.web.paper.form.Forms;
 import zinctally.web.shell.May;
 
 /** Find or do anything. */
@@ -23,8 +23,10 @@ class FindController {
   private static final int MOST = 14;
   private final FindStore store;
   private final Areas areas;
+  private final Forms forms;
 
-  FindController(FindStore store, Areas areas) {
+  FindController(FindStore store, Areas areas, Forms forms) {
+    this.forms = forms;
     this.store = store;
     this.areas = areas;
   }
@@ -65,9 +67,9 @@ class FindController {
     return "found";
   }
 
-  private static Stream<Found> begin(String typed, Principal who) {
+  private Stream<Found> begin(String typed, Principal who) {
     return Arrays.stream(PaperKind.values())
-        .filter(k -> PaperForm.of(k) != null && May.write(who, k))
+        .filter(k -> forms.has(k) && May.write(who, k))
         .filter(k -> holds("new " + k.words() + " " + k.known(), typed))
         .map(k -> new Found("New " + k.word(), "write it", "/papers/new/" + k.slug(), true));
   }

@@ -25,6 +25,7 @@ import zinctally.store.paper.PostedPaper;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Proving;
 import zinctally.store.posting.Voiding;
+import zinctally.web.paper.form.Forms;
 import zinctally.web.sell.CounterDesk;
 import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
@@ -45,6 +46,7 @@ class AmendController {
   private final BookStore books;
   private final CounterDesk desk;
   private final Clock clock;
+  private final Forms forms;
 
   AmendController(
       PaperStore papers,
@@ -57,7 +59,9 @@ class AmendController {
       Catalogues catalogues,
       BookStore books,
       CounterDesk desk,
-      Clock clock) {
+      Clock clock,
+      Forms forms) {
+    this.forms = forms;
     this.clock = clock;
     this.desk = desk;
     this.papers = papers;
@@ -196,12 +200,13 @@ class AmendController {
     PaperKind kind = paper.kind();
     model.addAttribute("paper", paper);
     model.addAttribute("version", texts.version(id, version));
-    model.addAttribute("form", PaperForm.of(kind));
+    model.addAttribute("form", forms.has(kind) ? forms.of(kind) : null);
     model.addAttribute("text", texts.read(id, version, kind));
     if (version > 1)
       model.addAttribute(
           "changes",
-          TextChange.between(texts.read(id, version - 1, kind), texts.read(id, version, kind)));
+          TextChange.between(
+              texts.read(id, version - 1, kind), texts.read(id, version, kind), forms.of(kind)));
     return "paper/version";
   }
 }

@@ -23,6 +23,7 @@ import zinctally.store.Refused;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Posting;
+import zinctally.web.paper.form.Forms;
 import zinctally.web.prove.Checks;
 import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
@@ -39,20 +40,23 @@ public class DraftController {
   private final TypedDraft sent;
   private final Posting posting;
   private final ProofPage proofs;
-  private final Choices choices;
+  private final Heads heads;
   private final CounterBeside counter;
   private final Say say;
   private final Checks checks;
+  private final Forms forms;
 
   DraftController(
       DraftStore drafts,
       TypedDraft sent,
       Posting posting,
       ProofPage proofs,
-      Choices choices,
+      Heads heads,
       CounterBeside counter,
       Say say,
-      Checks checks) {
+      Checks checks,
+      Forms forms) {
+    this.forms = forms;
     this.checks = checks;
     this.say = say;
     this.counter = counter;
@@ -60,7 +64,7 @@ public class DraftController {
     this.sent = sent;
     this.posting = posting;
     this.proofs = proofs;
-    this.choices = choices;
+    this.heads = heads;
   }
 
   @ByKind
@@ -68,7 +72,7 @@ public class DraftController {
   String begin(@PathVariable String slug, HttpServletRequest request, Principal who) {
     PaperKind kind = kind(slug);
     May.must(May.write(who, kind));
-    Map<String, String> fields = new HashMap<>(choices.defaults(kind));
+    Map<String, String> fields = new HashMap<>(heads.defaults(kind));
     Draft given = sent.read(request, kind);
     fields.putAll(given.fields());
     long id = drafts.begin(new Draft(kind, fields, given.rows()), who.getName());
@@ -110,8 +114,7 @@ public class DraftController {
     model.addAttribute("mayShare", May.setUp(who) && kind.isWith(Party.Kind.CUSTOMER));
     model.addAttribute("window", Windows.of(request));
     model.addAttribute("saved", saved);
-    model.addAttribute("form", PaperForm.of(kind));
-    model.addAttribute("choices", choices.lists());
+    model.addAttribute("form", forms.of(kind));
     Part part = Part.with(saved.draft(), at);
     model.addAttribute("part", part);
     model.addAttribute("rows", rows(saved.draft(), part));
@@ -155,7 +158,8 @@ public class DraftController {
 
   private Stale stale(long id, Draft typed) {
     Optional<SavedDraft> now = drafts.find(id);
-    return Stale.of(now, now.map(d -> say.clock(d.savedAt())).orElse(""), typed);
+    return Stale.of(
+        now, now.map(d -> say.clock(d.savedAt())).orElse(""), typed, forms.of(typed.kind()));
   }
 
   @ByKind

@@ -44,7 +44,7 @@ class GoOnController {
   private final PaperStore papers;
   private final OpenBeside open;
   private final Catalogues catalogues;
-  private final Choices choices;
+  private final Heads heads;
   private final TillStore tills;
   private final TypedDraft sent;
 
@@ -53,7 +53,7 @@ class GoOnController {
       PaperStore papers,
       OpenBeside open,
       Catalogues catalogues,
-      Choices choices,
+      Heads heads,
       TillStore tills,
       TypedDraft sent) {
     this.sent = sent;
@@ -61,7 +61,7 @@ class GoOnController {
     this.papers = papers;
     this.open = open;
     this.catalogues = catalogues;
-    this.choices = choices;
+    this.heads = heads;
     this.tills = tills;
   }
 
@@ -115,7 +115,7 @@ class GoOnController {
     PostedPaper paper = papers.find(id).orElseThrow(() -> new NotThere("paper " + id));
     PaperKind kind = PaperKind.ofSlug(slug);
     May.must(May.write(who, kind) && !paper.isVoid());
-    Map<String, String> fields = new HashMap<>(choices.defaults(kind));
+    Map<String, String> fields = new HashMap<>(heads.defaults(kind));
     kind.side().ifPresent(side -> fields.put(side.field(), paper.partyName()));
     if (paper.place() != null) fields.put("place", paper.place());
     fields.put("goods", goods);

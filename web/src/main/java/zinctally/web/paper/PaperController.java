@@ -4,10 +4,10 @@ import java.io.IOException;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
@@ -23,6 +23,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.flow.Next;
 import zinctally.store.Refused;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
@@ -32,6 +33,7 @@ import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.posting.Ordering;
+import zinctally.web.paper.form.Forms;
 import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
@@ -49,6 +51,7 @@ class PaperController {
   private final OrderStore orders;
   private final Ordering ordering;
   private final BookStore books;
+  private final Forms forms;
 
   PaperController(
       PaperStore papers,
@@ -60,7 +63,9 @@ class PaperController {
       UblInvoice ubl,
       OrderStore orders,
       Ordering ordering,
-      BookStore books) {
+      BookStore books,
+      Forms forms) {
+    this.forms = forms;
     this.papers = papers;
     this.texts = texts;
     this.drafts = drafts;
@@ -84,15 +89,13 @@ class PaperController {
     model.addAttribute("versions", texts.versions(id));
     model.addAttribute("voiding", texts.voiding(id).orElse(null));
     model.addAttribute("mayChange", May.write(who, paper.kind()) && !paper.isVoid());
-    model.addAttribute(
-        "mayCopy", May.write(who, paper.kind()) && PaperForm.of(paper.kind()) != null);
+    model.addAttribute("mayCopy", May.write(who, paper.kind()) && forms.has(paper.kind()));
     model.addAttribute("trade", paper.kind().is(Trait.PRICED));
     model.addAttribute("mayRepeat", paper.kind().is(Trait.REPEATS) && May.write(who, paper.kind()));
     model.addAttribute("valued", paper.kind().is(Trait.VALUED));
     model.addAttribute("sells", paper.kind().is(Trait.SELLS));
     Set<Awaits> awaits = awaits(paper);
-    PaperKind back = returnKind(paper, awaits);
-    model.addAttribute("mayReturn", back != null && May.write(who, back));
+    model.addAttribute("mayReturn", back(paper, awaits, who).isPresent());
     if (paper.kind().is(Trait.SELLS)) model.addAttribute("earned", papers.earned(id));
     model.addAttribute("handed", paper.kind().is(Trait.HANDED));
     model.addAttribute("followers", orders.followers(id));
@@ -113,17 +116,6 @@ class PaperController {
     return "paper/posted";
   }
 
-  /**
-   * A paper that can be written from this one, and the button for it.
-   *
-   * @param goods when its goods move: with it, or later
-   */
-  public record Next(PaperKind kind, String words, String goods) {
-    Next(PaperKind kind, String words) {
-      this(kind, words, "with");
-    }
-  }
-
   /** What its lines still wait for; nothing once it is void. */
   private Set<Awaits> awaits(PostedPaper paper) {
     return catalogues.open().awaited(paper.number()).stream()
@@ -134,31 +126,12 @@ class PaperController {
   }
 
   private static List<Next> goesOn(PostedPaper paper, Set<Awaits> awaits, Principal who) {
-    List<Next> next = new ArrayList<>();
-    if (awaits.contains(Awaits.ORDERED_GOODS) || awaits.contains(Awaits.BILLED_GOODS))
-      next.add(new Next(PaperKind.RECEIPT, "Goods have come"));
-    if (awaits.contains(Awaits.ORDERED_BILL) || awaits.contains(Awaits.RECEIVED_BILL))
-      next.add(new Next(PaperKind.BILL, "Bill has come"));
-    if (awaits.contains(Awaits.PROMISED_GOODS) || awaits.contains(Awaits.INVOICED_GOODS))
-      next.add(new Next(PaperKind.DELIVERY, "Deliver what is here"));
-    if (awaits.contains(Awaits.SENT_INVOICE))
-      next.add(new Next(PaperKind.INVOICE, "Invoice what went"));
-    if (awaits.contains(Awaits.PROMISED_INVOICE)) {
-      next.add(new Next(PaperKind.INVOICE, "Send and invoice"));
-      if (awaits.contains(Awaits.PROMISED_GOODS))
-        next.add(new Next(PaperKind.INVOICE, "Invoice ahead", "later"));
-    }
-    boolean owed = paper.dues().stream().anyMatch(d -> d.open() < 0);
-    if (owed && paper.kind() == PaperKind.BILL)
-      next.add(new Next(PaperKind.SUPPLIER_PAYMENT, "Pay"));
-    if (paper.kind().is(Trait.SELLS) && paper.dues().stream().anyMatch(d -> d.open() > 0))
-      next.add(new Next(PaperKind.CUSTOMER_PAYMENT, "Payment has come"));
-    if (paper.kind() == PaperKind.CUSTOMER_RETURN && owed)
-      next.add(new Next(PaperKind.COUNTER_SALE, "Exchange over the counter"));
-    boolean due = paper.dues().stream().anyMatch(d -> d.open() > 0 && d.open() == d.amount());
-    if (due && paper.kind() == PaperKind.SUPPLIER_RETURN)
-      next.add(new Next(PaperKind.SUPPLIER_CREDIT, "Credit note has come"));
-    return next.stream().filter(n -> May.write(who, n.kind())).toList();
+    boolean owing = paper.dues().stream().anyMatch(d -> d.open() < 0);
+    boolean owed = paper.dues().stream().anyMatch(d -> d.open() > 0);
+    boolean whole = paper.dues().stream().anyMatch(d -> d.open() > 0 && d.open() == d.amount());
+    return Next.after(paper.kind(), new Next.Open(awaits, owing, owed, whole)).stream()
+        .filter(n -> May.write(who, n.kind()))
+        .toList();
   }
 
   @ByKind
@@ -190,14 +163,9 @@ class PaperController {
     return "redirect:/papers/" + id;
   }
 
-  private static PaperKind returnKind(PostedPaper paper, Set<Awaits> awaits) {
-    if (paper.isVoid()) return null;
-    return switch (paper.kind()) {
-      case BILL, RECEIPT -> PaperKind.SUPPLIER_RETURN;
-      case INVOICE, COUNTER_SALE -> PaperKind.CUSTOMER_RETURN;
-      case DELIVERY -> awaits.contains(Awaits.SENT_INVOICE) ? PaperKind.CUSTOMER_RETURN : null;
-      default -> null;
-    };
+  private static Optional<PaperKind> back(PostedPaper paper, Set<Awaits> awaits, Principal who) {
+    if (paper.isVoid()) return Optional.empty();
+    return Next.back(paper.kind(), awaits).filter(k -> May.write(who, k));
   }
 
   /** A return of all that can still go back; lines that stay are taken out of the draft. */
@@ -205,13 +173,14 @@ class PaperController {
   @PostMapping("/papers/{id}/return")
   String giveBack(@PathVariable long id, Principal who) {
     PostedPaper paper = paper(id);
-    PaperKind kind = returnKind(paper, awaits(paper));
-    May.must(kind != null && May.write(who, kind));
+    Optional<PaperKind> back = back(paper, awaits(paper), who);
+    May.must(back.isPresent());
+    PaperKind kind = back.get();
     List<Map<String, String>> rows =
         Returnable.of(paper.number(), catalogues.open().traded(paper.number()));
     Map<String, String> fields = new HashMap<>();
     fields.put("date", LocalDate.now(clock).toString());
-    fields.put(kind == PaperKind.SUPPLIER_RETURN ? "supplier" : "customer", paper.partyName());
+    kind.side().ifPresent(side -> fields.put(side.field(), paper.partyName()));
     fields.put("place", paper.place());
     return "redirect:/drafts/" + drafts.begin(new Draft(kind, fields, rows), who.getName());
   }
@@ -220,7 +189,7 @@ class PaperController {
   @PostMapping("/papers/{id}/copy")
   String copy(@PathVariable long id, Principal who) {
     PostedPaper paper = paper(id);
-    May.must(May.write(who, paper.kind()) && PaperForm.of(paper.kind()) != null);
+    May.must(May.write(who, paper.kind()) && forms.has(paper.kind()));
     return "redirect:/drafts/"
         + drafts.begin(
             TypedDraft.asItStood(texts.read(id, paper.version(), paper.kind()))

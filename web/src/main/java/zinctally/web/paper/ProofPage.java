@@ -27,6 +27,8 @@ import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Proving;
+import zinctally.web.paper.form.Forms;
+import zinctally.web.paper.form.PaperForm;
 import zinctally.web.shell.Say;
 
 /** The proof beside a paper, in words. */
@@ -45,6 +47,7 @@ class ProofPage {
   private final LaterPapers laters;
   private final Say say;
   private final OneMoment moment;
+  private final Forms forms;
 
   ProofPage(
       Proving proving,
@@ -55,7 +58,9 @@ class ProofPage {
       PaperText texts,
       LaterPapers laters,
       Say say,
-      OneMoment moment) {
+      OneMoment moment,
+      Forms forms) {
+    this.forms = forms;
     this.proving = proving;
     this.catalogues = catalogues;
     this.rows = rows;
@@ -121,7 +126,8 @@ class ProofPage {
     model.addAttribute(
         "allOpen", proof.faults().stream().allMatch(f -> FaultShown.of(f, draft).open()));
     notes(proof.reading().notes(), model);
-    model.addAttribute("form", PaperForm.of(draft.kind()));
+    PaperForm form = forms.of(draft.kind());
+    model.addAttribute("form", form);
     Optional<Draft> before =
         saved.amends() == 0
             ? Optional.empty()
@@ -133,7 +139,7 @@ class ProofPage {
     model.addAttribute("draftId", saved.id());
     model.addAttribute(
         "usualAccount", open.usualAccount(draft, book).map(Account::label).orElse(null));
-    before.ifPresent(b -> model.addAttribute("changes", TextChange.between(b, draft)));
+    before.ifPresent(b -> model.addAttribute("changes", TextChange.between(b, draft, form)));
     proof.reading().paper().ifPresent(paper -> model.addAttribute("totals", totals(paper)));
     model.addAttribute("toPay", proof.reading().toPay());
     if (draft.kind().is(PaperKind.Trait.BILLS) && saved.amends() == 0)

@@ -6,13 +6,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import zinctally.core.papers.Draft;
-import zinctally.core.papers.Fault;
+import zinctally.web.paper.form.PaperForm;
 
 /** One thing typed differently in a paper's next version. */
 record TextChange(String where, String was, String is) {
-  static List<TextChange> between(Draft before, Draft after) {
+  static List<TextChange> between(Draft before, Draft after, PaperForm form) {
     List<TextChange> changes = new ArrayList<>();
-    PaperForm form = PaperForm.of(after.kind());
     Set<String> answers = Set.of(Draft.AGREED);
     compare(form, "", before.without(answers).fields(), after.without(answers).fields(), changes);
     int rows = Math.max(before.rows().size(), after.rows().size());
@@ -38,10 +37,7 @@ record TextChange(String where, String was, String is) {
       String was = before.getOrDefault(name, "").strip();
       String is = after.getOrDefault(name, "").strip();
       boolean left = was.isEmpty() && name.equals("prices") && !is.equals("included");
-      if (!was.equals(is) && !left)
-        changes.add(
-            new TextChange(
-                form == null ? new Fault(at + name, "").where() : form.where(at + name), was, is));
+      if (!was.equals(is) && !left) changes.add(new TextChange(form.where(at + name), was, is));
     }
   }
 }

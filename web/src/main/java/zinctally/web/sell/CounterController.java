@@ -28,7 +28,7 @@ import zinctally.store.paper.SavedDraft;
 import zinctally.store.sell.TillClosing;
 import zinctally.store.sell.TillStore;
 import zinctally.store.setup.SetupStore;
-import zinctally.web.paper.Choices;
+import zinctally.web.paper.Heads;
 import zinctally.web.paper.TypedDraft;
 import zinctally.web.paper.Windows;
 import zinctally.web.shell.NotThere;
@@ -41,7 +41,7 @@ class CounterController {
   private final DraftStore drafts;
   private final PaperStore papers;
   private final TillClosing closing;
-  private final Choices choices;
+  private final Heads heads;
   private final SetupStore setup;
   private final BookStore books;
   private final CounterReceipt receipts;
@@ -53,7 +53,7 @@ class CounterController {
       DraftStore drafts,
       PaperStore papers,
       TillClosing closing,
-      Choices choices,
+      Heads heads,
       SetupStore setup,
       BookStore books,
       CounterReceipt receipts,
@@ -64,7 +64,7 @@ class CounterController {
     this.drafts = drafts;
     this.papers = papers;
     this.closing = closing;
-    this.choices = choices;
+    this.heads = heads;
     this.setup = setup;
     this.books = books;
     this.receipts = receipts;
@@ -86,7 +86,7 @@ class CounterController {
   }
 
   private String begin(String place, Principal who) {
-    Map<String, String> fields = new HashMap<>(choices.defaults(PaperKind.COUNTER_SALE));
+    Map<String, String> fields = new HashMap<>(heads.defaults(PaperKind.COUNTER_SALE));
     fields.put("place", place);
     fields.put("seller", tills.lastSeller(who.getName()));
     Draft sale = new Draft(PaperKind.COUNTER_SALE, fields, List.of());

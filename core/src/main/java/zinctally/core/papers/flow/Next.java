@@ -1,0 +1,72 @@
+package zinctally.core.papers.flow;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import zinctally.core.papers.PaperKind;
+
+/**
+ * A paper that can be written from a posted one. Which follows which is known here alone.
+ *
+ * @param words on the button for it
+ * @param ahead whether its goods move later
+ */
+public record Next(PaperKind kind, String words, boolean ahead) {
+  private Next(PaperKind kind, String words) {
+    this(kind, words, false);
+  }
+
+  /**
+   * What is still open of a posted paper.
+   *
+   * @param awaits what its lines wait for
+   * @param owing whether we owe something for it
+   * @param owed whether something of it is owed to us
+   * @param whole whether nothing of that is settled yet
+   */
+  public record Open(Set<Awaits> awaits, boolean owing, boolean owed, boolean whole) {
+    public Open {
+      awaits = Set.copyOf(awaits);
+    }
+
+    boolean any(Awaits one, Awaits other) {
+      return awaits.contains(one) || awaits.contains(other);
+    }
+  }
+
+  /** What can follow, in the order of the work. */
+  public static List<Next> after(PaperKind kind, Open open) {
+    List<Next> next = new ArrayList<>();
+    if (open.any(Awaits.ORDERED_GOODS, Awaits.BILLED_GOODS))
+      next.add(new Next(PaperKind.RECEIPT, "Goods have come"));
+    if (open.any(Awaits.ORDERED_BILL, Awaits.RECEIVED_BILL))
+      next.add(new Next(PaperKind.BILL, "Bill has come"));
+    if (open.any(Awaits.PROMISED_GOODS, Awaits.INVOICED_GOODS))
+      next.add(new Next(PaperKind.DELIVERY, "Deliver what is here"));
+    if (open.awaits.contains(Awaits.SENT_INVOICE))
+      next.add(new Next(PaperKind.INVOICE, "Invoice what went"));
+    if (open.awaits.contains(Awaits.PROMISED_INVOICE)) {
+      next.add(new Next(PaperKind.INVOICE, "Send and invoice"));
+      if (open.awaits.contains(Awaits.PROMISED_GOODS))
+        next.add(new Next(PaperKind.INVOICE, "Invoice ahead", true));
+    }
+    if (open.owing && kind.is(PaperKind.Trait.BILLS))
+      next.add(new Next(PaperKind.SUPPLIER_PAYMENT, "Pay"));
+    if (open.owed && kind.is(PaperKind.Trait.SELLS))
+      next.add(new Next(PaperKind.CUSTOMER_PAYMENT, "Payment has come"));
+    if (open.owing && kind == PaperKind.CUSTOMER_RETURN)
+      next.add(new Next(PaperKind.COUNTER_SALE, "Exchange over the counter"));
+    if (open.owed && open.whole && kind == PaperKind.SUPPLIER_RETURN)
+      next.add(new Next(PaperKind.SUPPLIER_CREDIT, "Credit note has come"));
+    return next;
+  }
+
+  /** The paper that takes goods of one back; empty when none moved with it, or all are settled. */
+  public static Optional<PaperKind> back(PaperKind kind, Set<Awaits> awaits) {
+    if (kind.is(PaperKind.Trait.BRINGS_IN)) return Optional.of(PaperKind.SUPPLIER_RETURN);
+    boolean sells = kind.is(PaperKind.Trait.SELLS);
+    boolean sent = kind.is(PaperKind.Trait.SENDS) && awaits.contains(Awaits.SENT_INVOICE);
+    return sells || sent ? Optional.of(PaperKind.CUSTOMER_RETURN) : Optional.empty();
+  }
+}

@@ -1,0 +1,53 @@
+package zinctally.web.paper.form;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import org.springframework.stereotype.Component;
+import zinctally.store.sell.TillStore;
+import zinctally.store.setup.SetupStore;
+
+/** Choices that depend on how the book is set up. */
+@Component
+public class Choices {
+  private final SetupStore setup;
+  private final TillStore tills;
+
+  Choices(SetupStore setup, TillStore tills) {
+    this.setup = setup;
+    this.tills = tills;
+  }
+
+  public Choice places() {
+    return Choice.from(() -> words(Map.of(), setup.places(), p -> p));
+  }
+
+  public Choice money() {
+    return Choice.from(() -> words(Map.of(), setup.moneyAccounts(), m -> m));
+  }
+
+  public Choice prices() {
+    return Choice.of("excluded", "without tax", "included", "with tax");
+  }
+
+  /** Where money that is given back comes from, or that none is. */
+  public Choice moneyBack() {
+    return Choice.from(
+        () -> words(Map.of("", "no, credit"), setup.moneyAccounts(), m -> "from " + m));
+  }
+
+  /** The till that money goes through; asked only where more than one is open. */
+  public Choice tills() {
+    return new Choice(
+        () -> words(Map.of("", "the till that is open"), tills.openPlaces(), p -> "till at " + p),
+        2);
+  }
+
+  private static Map<String, String> words(
+      Map<String, String> first, List<String> values, UnaryOperator<String> says) {
+    Map<String, String> words = new LinkedHashMap<>(first);
+    values.forEach(v -> words.put(v, says.apply(v)));
+    return words;
+  }
+}
