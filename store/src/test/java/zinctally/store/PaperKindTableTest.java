@@ -10,14 +10,25 @@ import zinctally.core.papers.Party;
 
 /** What SQL knows of kinds of paper is what they say of themselves. */
 class PaperKindTableTest {
-  private record Row(String kind, String words, String side, boolean orders, boolean bills) {
+  private record Row(
+      String kind,
+      String words,
+      String side,
+      boolean orders,
+      boolean bills,
+      boolean counter,
+      boolean byHand,
+      boolean opens) {
     static Row of(PaperKind kind) {
       return new Row(
           kind.name(),
           kind.words(),
           kind.side().map(Party.Kind::name).orElse(""),
           kind.is(Trait.ORDERS),
-          kind.is(Trait.BILLS));
+          kind.is(Trait.BILLS),
+          kind.is(Trait.COUNTER),
+          kind.is(Trait.BY_HAND),
+          kind.is(Trait.SHEET));
     }
   }
 
@@ -26,7 +37,8 @@ class PaperKindTableTest {
     try (FreshBook book = new FreshBook()) {
       assertThat(
               book.sql()
-                  .sql("select kind, words, side, orders, bills from paper_kind")
+                  .sql(
+                      "select kind, words, side, orders, bills, counter, by_hand, opens from paper_kind")
                   .query(
                       (row, n) ->
                           new Row(
@@ -34,7 +46,10 @@ class PaperKindTableTest {
                               row.getString(2),
                               row.getString(3),
                               row.getBoolean(4),
-                              row.getBoolean(5)))
+                              row.getBoolean(5),
+                              row.getBoolean(6),
+                              row.getBoolean(7),
+                              row.getBoolean(8)))
                   .list())
           .containsExactlyInAnyOrderElementsOf(
               Arrays.stream(PaperKind.values()).map(Row::of).toList());

@@ -3,10 +3,13 @@ package zinctally.web;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaFieldAccess;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import zinctally.core.papers.PaperKind;
 
 @AnalyzeClasses(packages = "zinctally", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -45,6 +48,37 @@ class ArchitectureTest {
           .should()
           .dependOnClassesThat()
           .resideInAPackage("zinctally.demo..");
+
+  private static final DescribedPredicate<JavaFieldAccess> A_KIND_BY_NAME =
+      DescribedPredicate.describe(
+          "a kind of paper by its name",
+          access ->
+              access.getTargetOwner().isEquivalentTo(PaperKind.class)
+                  && access.getTarget().getRawType().isEquivalentTo(PaperKind.class));
+
+  /** Kinds are named in their folders, in the lists and forms of their area, and in registries. */
+  @ArchTest
+  static final ArchRule WHAT_SERVES_EVERY_KIND_NAMES_NONE =
+      noClasses()
+          .that()
+          .resideInAnyPackage(
+              "zinctally.core.papers.read..",
+              "zinctally.core.papers.plan..",
+              "zinctally.store.posting..",
+              "zinctally.store.paper..",
+              "zinctally.store.sql..",
+              "zinctally.store.check..",
+              "zinctally.store.cost..",
+              "zinctally.store.goods..",
+              "zinctally.store.ledger..",
+              "zinctally.store.prove..",
+              "zinctally.web.paper..",
+              "zinctally.web.listing..",
+              "zinctally.web.find..",
+              "zinctally.web.people..",
+              "zinctally.web.picture..")
+          .should()
+          .accessFieldWhere(A_KIND_BY_NAME);
 
   @ArchTest
   static final ArchRule SQL_IS_WRITTEN_IN_STORE_ALONE =

@@ -3,7 +3,9 @@ package zinctally.core.papers;
 import static zinctally.core.papers.PaperKind.Trait.ASKS_OF_PARTY;
 import static zinctally.core.papers.PaperKind.Trait.BILLS;
 import static zinctally.core.papers.PaperKind.Trait.BRINGS_IN;
+import static zinctally.core.papers.PaperKind.Trait.BY_HAND;
 import static zinctally.core.papers.PaperKind.Trait.CHANGES_ITEMS;
+import static zinctally.core.papers.PaperKind.Trait.COUNTER;
 import static zinctally.core.papers.PaperKind.Trait.HANDED;
 import static zinctally.core.papers.PaperKind.Trait.MOVES_GOODS;
 import static zinctally.core.papers.PaperKind.Trait.ORDERS;
@@ -12,6 +14,7 @@ import static zinctally.core.papers.PaperKind.Trait.PRICED;
 import static zinctally.core.papers.PaperKind.Trait.REPEATS;
 import static zinctally.core.papers.PaperKind.Trait.SELLS;
 import static zinctally.core.papers.PaperKind.Trait.SENDS;
+import static zinctally.core.papers.PaperKind.Trait.SHEET;
 import static zinctally.core.papers.PaperKind.Trait.STAYS;
 import static zinctally.core.papers.PaperKind.Trait.VALUED;
 
@@ -23,7 +26,7 @@ import java.util.Set;
 /** The papers that can be written. */
 public enum PaperKind {
   OPENING_BALANCES("Opening balances", "OB", "prove", "take over start"),
-  OPENING_STOCK("Opening stock", "OS", "goods", "take over start"),
+  OPENING_STOCK("Opening stock", "OS", "goods", "take over start", SHEET),
   OPENING_PARTIES("Opening bills and invoices", "OP", "prove", "take over open items"),
   PURCHASE_ORDER("Purchase order", "PO", "buy", "po buy", ORDERS, PRICED, HANDED, REPEATS),
   RECEIPT("Receipt", "R", "buy", "goods received arrived came", MOVES_GOODS, VALUED, BRINGS_IN),
@@ -66,7 +69,8 @@ public enum PaperKind {
       SELLS,
       PRICED,
       HANDED,
-      ASKS_OF_PARTY),
+      ASKS_OF_PARTY,
+      COUNTER),
   CUSTOMER_RETURN(
       "Customer return",
       "RC",
@@ -80,7 +84,7 @@ public enum PaperKind {
   WRITE_DOWN("Write-down", "WD", "handle", "net realisable value impairment"),
   START_TRACKING("Start of tracking", "ST", "goods", "keep in stock", CHANGES_ITEMS),
   RECOSTING("Recosting", "RK", "prove", "put right", STAYS),
-  JOURNAL("Journal by hand", "J", "prove", "manual entry ledger correction");
+  JOURNAL("Journal by hand", "J", "prove", "manual entry ledger correction", BY_HAND);
 
   private final String words;
   private final String prefix;
@@ -110,6 +114,12 @@ public enum PaperKind {
     BILLS,
     /** It is an order: it binds, and moves and books nothing. */
     ORDERS,
+    /** It is written at the counter, over a till. */
+    COUNTER,
+    /** It is typed on a sheet of its own, whose columns are its own. */
+    SHEET,
+    /** It goes into the ledger as it is typed. */
+    BY_HAND,
     /** Money changes hands with it alone. */
     PAYS,
     /** Its lines have prices. */

@@ -127,7 +127,7 @@ public record PostedPaper(
 
   /** How a counter sale is paid at once: bookings whose memo says with what. */
   public List<Booking> payments() {
-    if (kind != PaperKind.COUNTER_SALE) return List.of();
+    if (!kind.is(PaperKind.Trait.COUNTER)) return List.of();
     return entries.stream()
         .filter(e -> !e.reverses() && e.version() == version)
         .flatMap(e -> e.lines().stream())

@@ -21,14 +21,14 @@ final class Typing {
     return Figures.in(
         draft.form(),
         () ->
-            draft.kind() == PaperKind.OPENING_STOCK
+            draft.kind().is(PaperKind.Trait.SHEET)
                 ? new OpeningStockReader(book, book::newItem).read(draft)
                 : new DraftReader(book).read(draft));
   }
 
   /** Fetches the items a draft names, and says which they are. */
   static Set<Long> named(Draft draft, BookCatalogue book) {
-    boolean sheet = draft.kind() == PaperKind.OPENING_STOCK;
+    boolean sheet = draft.kind().is(PaperKind.Trait.SHEET);
     int code = sheet ? List.of(draft.field("columns").split(",", -1)).indexOf("code") : 0;
     if (code < 0) return Set.of();
     String column = sheet ? Sheet.cell(code) : "item";

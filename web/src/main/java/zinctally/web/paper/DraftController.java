@@ -109,7 +109,7 @@ public class DraftController {
     SavedDraft saved = draft(id);
     if (saved.posted()) return "redirect:/papers/" + saved.paper();
     PaperKind kind = saved.draft().kind();
-    if (kind == PaperKind.OPENING_STOCK) return "redirect:/opening/stock/" + id;
+    if (kind.is(PaperKind.Trait.SHEET)) return "redirect:/opening/stock/" + id;
     model.addAttribute("mayPost", May.write(who, saved));
     model.addAttribute("mayShare", May.setUp(who) && kind.isWith(Party.Kind.CUSTOMER));
     model.addAttribute("window", Windows.of(request));
@@ -118,7 +118,7 @@ public class DraftController {
     Part part = Part.with(saved.draft(), at);
     model.addAttribute("part", part);
     model.addAttribute("rows", rows(saved.draft(), part));
-    if (kind == PaperKind.COUNTER_SALE && saved.amends() == 0)
+    if (kind.is(PaperKind.Trait.COUNTER) && saved.amends() == 0)
       counter.show(saved, who.getName(), model);
     proofs.show(saved, saved.draft(), who.getName(), model);
     return "paper/edit";
@@ -239,7 +239,7 @@ public class DraftController {
   String discard(
       @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {
     SavedDraft saved = writable(id, who);
-    boolean sale = saved.draft().kind() == PaperKind.COUNTER_SALE && saved.amends() == 0;
+    boolean sale = saved.draft().kind().is(PaperKind.Trait.COUNTER) && saved.amends() == 0;
     if (drafts.discard(id, Windows.seen(request)))
       after.addFlashAttribute("told", "The draft is thrown away.");
     else after.addFlashAttribute("wrong", "It stays: it was changed or posted in another window.");

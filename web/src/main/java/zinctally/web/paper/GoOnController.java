@@ -120,7 +120,7 @@ class GoOnController {
     if (paper.place() != null) fields.put("place", paper.place());
     fields.put("goods", goods);
     if (kind.isWith(Party.Kind.CUSTOMER)) fields.put("reference", paper.reference());
-    if (kind == PaperKind.COUNTER_SALE && !exchange(paper, fields, who.getName())) {
+    if (kind.is(Trait.COUNTER) && !exchange(paper, fields, who.getName())) {
       after.addFlashAttribute("wrong", "Your till is not open; open it at the counter first.");
       return "redirect:/papers/" + id;
     }
@@ -173,7 +173,8 @@ class GoOnController {
   private List<Map<String, String>> rows(Draft into, String number, BookCatalogue book) {
     PaperKind kind = into.kind();
     boolean withTax = "included".equals(into.field("prices"));
-    if (kind == PaperKind.SUPPLIER_CREDIT) return List.of(Map.of("paper", number));
+    if (Awaits.broughtBy(kind).isEmpty() && !kind.is(Trait.SELLS))
+      return List.of(Map.of("paper", number));
     List<Awaited> awaited =
         book.awaited(number).stream()
             .filter(line -> Awaits.broughtBy(kind).contains(line.what()))

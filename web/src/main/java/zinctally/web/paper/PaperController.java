@@ -21,6 +21,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Party;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Next;
@@ -103,6 +104,9 @@ class PaperController {
     model.addAttribute("settledBy", papers.settledBy(id));
     model.addAttribute("paid", paper.kind().is(Trait.PAYS) ? paper.total() : null);
     boolean brought = paper.kind().is(Trait.BRINGS_IN);
+    model.addAttribute("brought", brought);
+    model.addAttribute("selling", paper.kind().isWith(Party.Kind.CUSTOMER));
+    model.addAttribute("byHand", paper.kind().is(Trait.BY_HAND));
     model.addAttribute("waitedFor", brought && !paper.isVoid() ? orders.waitingFor(id) : List.of());
     model.addAttribute("goesOn", paper.isVoid() ? List.of() : goesOn(paper, awaits, who));
     orders
@@ -202,7 +206,7 @@ class PaperController {
   @PostMapping("/papers/{id}/reverse")
   String reverse(@PathVariable long id, Principal who) {
     PostedPaper paper = paper(id);
-    May.must(paper.kind() == PaperKind.JOURNAL && May.write(who, paper.kind()));
+    May.must(paper.kind().is(Trait.BY_HAND) && May.write(who, paper.kind()));
     Draft old = texts.read(id, paper.version(), paper.kind());
     List<Map<String, String>> rows =
         old.rows().stream()
@@ -216,8 +220,7 @@ class PaperController {
             .toList();
     Map<String, String> fields = new HashMap<>(old.fields());
     fields.put("override", "Reverses " + paper.number());
-    return "redirect:/drafts/"
-        + drafts.begin(new Draft(PaperKind.JOURNAL, fields, rows), who.getName());
+    return "redirect:/drafts/" + drafts.begin(new Draft(paper.kind(), fields, rows), who.getName());
   }
 
   /** An invoice as a UBL 2.1 file. */

@@ -19,6 +19,7 @@ import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Party;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.OrderStore;
 import zinctally.store.buy.SupplierStore;
@@ -74,7 +75,7 @@ public class PaperPdf {
 
   /** The same in a look that is not kept yet. */
   public byte[] handed(PostedPaper paper, LookStore.Look look) throws IOException {
-    boolean buying = paper.kind() == PaperKind.PURCHASE_ORDER;
+    boolean buying = paper.kind().is(Trait.ORDERS) && paper.kind().isWith(Party.Kind.SUPPLIER);
     Draft text = texts.read(paper.id(), paper.version(), paper.kind());
     Optional<CustomerStore.Card> customer =
         buying ? Optional.empty() : customers.card(paper.party());
@@ -87,7 +88,8 @@ public class PaperPdf {
     context.setVariable("priced", paper.kind().is(Trait.PRICED));
     boolean withTax = text.field("prices").equals("included");
     context.setVariable("withTax", withTax);
-    context.setVariable("valued", paper.kind() != PaperKind.DELIVERY);
+    context.setVariable("valued", valued(paper.kind()));
+    context.setVariable("credits", paper.kind().is(Trait.VALUED));
     context.setVariable("notes", text.field("notes"));
     context.setVariable("codes", buying ? suppliers.codes(paper.party()) : Map.of());
     String address =
@@ -124,7 +126,7 @@ public class PaperPdf {
     if (paper.kind().is(Trait.PRICED)) columns.add(new Column("price", w.get("price"), true));
     if (paper.kind().is(Trait.PRICED) && look.shows("tax"))
       columns.add(new Column("tax", w.get("tax"), false));
-    if (paper.kind() != PaperKind.DELIVERY)
+    if (valued(paper.kind()))
       columns.add(
           new Column(
               "amount",
@@ -132,6 +134,11 @@ public class PaperPdf {
               true));
     context.setVariable("columns", inReadingOrder(w, columns));
     return pages.of("paper/handed", context);
+  }
+
+  /** Whether it says what things cost; goods that only go say nothing of it. */
+  private static boolean valued(PaperKind kind) {
+    return !kind.is(Trait.SENDS) || kind.is(Trait.SELLS);
   }
 
   /** The order, delivery note or invoice that a paper goes on from, each under its name. */
@@ -165,7 +172,7 @@ public class PaperPdf {
 
   /** A payment as its payer or payee is told of it: what it settles, and what is left over. */
   byte[] payment(PostedPaper paper, List<PaperStore.Settled> settles) throws IOException {
-    boolean received = paper.kind() == PaperKind.CUSTOMER_PAYMENT;
+    boolean received = paper.kind().isWith(Party.Kind.CUSTOMER);
     Optional<CustomerStore.Card> customer =
         received ? customers.card(paper.party()) : Optional.empty();
     String address =
@@ -239,7 +246,7 @@ public class PaperPdf {
           new Paid(
               w.getOrDefault("tender." + tender.memo(), tender.memo()),
               say.money(tender.amount())));
-    if (paper.kind() == PaperKind.COUNTER_SALE)
+    if (paper.kind().is(Trait.COUNTER))
       for (PostedPaper.Due due : paper.dues())
         paid.add(new Paid(w.get("due") + " " + due.due(), say.money(due.amount())));
     long change = change(paper, text, books.book().coin());
@@ -262,7 +269,7 @@ public class PaperPdf {
   /** What is to be paid, by when and where to; null when nothing is. */
   private String toPay(PostedPaper paper, Map<String, String> w) {
     long open = paper.dues().stream().mapToLong(PostedPaper.Due::open).sum();
-    if (paper.kind() != PaperKind.INVOICE || open <= 0) return null;
+    if (!paper.kind().is(Trait.SELLS) || paper.kind().is(Trait.COUNTER) || open <= 0) return null;
     String bank = books.book().bank();
     return w.get("pay")
         + " "

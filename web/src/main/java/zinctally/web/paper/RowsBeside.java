@@ -279,7 +279,7 @@ class RowsBeside {
   /** The lots a line would be taken from, those that expire first before others. */
   private String lots(Draft draft, int row, Item item, BookCatalogue book) {
     String typed = draft.cell(row, "quantity");
-    boolean one = typed.isEmpty() && draft.kind() == PaperKind.COUNTER_SALE;
+    boolean one = typed.isEmpty() && draft.kind().is(PaperKind.Trait.COUNTER);
     return item.units()
         .read(one ? "1" : typed)
         .map(t -> new Picked(book, place(draft, row)).lots(item, t.quantity().micros()))

@@ -59,7 +59,7 @@ public final class May {
     return setUp(principal)
         || write(principal, draft.draft().kind())
             && (draft.shared()
-                || draft.draft().kind() == PaperKind.COUNTER_SALE
+                || draft.draft().kind().is(PaperKind.Trait.COUNTER)
                 || draft.begunBy().equalsIgnoreCase(principal.getName()));
   }
 }

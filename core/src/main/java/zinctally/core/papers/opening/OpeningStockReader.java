@@ -20,6 +20,7 @@ import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
+import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.flow.Numbered;
@@ -152,6 +153,7 @@ public final class OpeningStockReader {
     List<Numbered> numbers =
         item.tracked() && micros > 0
             ? NumbersReader.arriving(
+                PaperKind.OPENING_STOCK,
                 book,
                 item,
                 micros,

@@ -44,13 +44,20 @@ public final class NumbersReader {
   /**
    * What comes in with one row of a sheet.
    *
+   * @param kind of the paper that has the sheet
    * @param micros of the row
    * @param fault takes what is wrong, as sentences; nothing is returned then
    */
   public static List<Numbered> arriving(
-      Catalogue book, Item item, long micros, Place place, String typed, Consumer<String> fault) {
+      PaperKind kind,
+      Catalogue book,
+      Item item,
+      long micros,
+      Place place,
+      String typed,
+      Consumer<String> fault) {
     Map<String, String> row = Map.of("numbers", typed);
-    Reader alone = new Reader(new Draft(PaperKind.OPENING_STOCK, Map.of(), List.of(row)), book);
+    Reader alone = new Reader(new Draft(kind, Map.of(), List.of(row)), book);
     List<Numbered> given =
         new NumbersReader(alone).arriving(new RowReader(alone, 0), item, micros, place);
     alone.faults().forEach(f -> fault.accept(f.says()));

@@ -196,7 +196,7 @@ public final class Reader {
 
   public Party party(String cell, String name, Party.Kind kind) {
     String who = kind.field();
-    if (name.isEmpty() && draft.kind() == PaperKind.COUNTER_SALE)
+    if (name.isEmpty() && draft.kind().is(PaperKind.Trait.COUNTER))
       return book.party(kind, CounterSale.NOBODY)
           .orElse(new Party(0, kind, CounterSale.NOBODY, 0, true));
     if (name.isEmpty()) {

@@ -23,6 +23,11 @@ public record PaperForm(
     return kind.is(PaperKind.Trait.MOVES_GOODS);
   }
 
+  /** Whether it is written at the counter. */
+  public boolean counter() {
+    return kind.is(PaperKind.Trait.COUNTER);
+  }
+
   /** How a field is filled. */
   public enum Input {
     TEXT,
