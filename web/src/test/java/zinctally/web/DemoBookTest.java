@@ -9,6 +9,8 @@ import com.microsoft.playwright.options.FormData;
 import com.microsoft.playwright.options.RequestOptions;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -16,7 +18,10 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import zinctally.core.papers.PaperKind;
 import zinctally.store.prove.TieOutStore;
+import zinctally.web.listing.Areas;
+import zinctally.web.paper.form.Forms;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class DemoBookTest {
@@ -337,6 +342,30 @@ class DemoBookTest {
     byte[] xlsx = page.request().get(desk.address + "/goods?as=xlsx&filter=extractor").body();
     assertThat(new String(xlsx, 0, 2)).isEqualTo("PK");
   }
+
+  /** What is written on a sheet, or by the check, begins elsewhere. */
+  @Test
+  void every_kind_of_paper_has_a_form_and_a_place_where_it_is_begun() {
+    Forms forms = desk.get(Forms.class);
+    assertThat(PaperKind.values())
+        .allMatch(k -> forms.has(k) || k.is(PaperKind.Trait.SHEET), "has a form");
+    Set<PaperKind> begun =
+        desk.get(Areas.class)
+            .places()
+            .flatMap(p -> p.page().begins().stream())
+            .collect(Collectors.toSet());
+    assertThat(PaperKind.values())
+        .allMatch(k -> begun.contains(k) || ELSEWHERE.contains(k), "can be begun from a list");
+  }
+
+  private static final Set<PaperKind> ELSEWHERE =
+      Set.of(
+          PaperKind.OPENING_STOCK,
+          PaperKind.OPENING_BALANCES,
+          PaperKind.OPENING_PARTIES,
+          PaperKind.START_TRACKING,
+          PaperKind.COUNTER_SALE,
+          PaperKind.RECOSTING);
 
   @Test
   void a_list_narrowed_by_columns_says_what_that_comes_to_and_keeps_it_in_its_address() {

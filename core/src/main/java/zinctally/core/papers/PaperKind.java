@@ -7,6 +7,7 @@ import static zinctally.core.papers.PaperKind.Trait.BY_HAND;
 import static zinctally.core.papers.PaperKind.Trait.CHANGES_ITEMS;
 import static zinctally.core.papers.PaperKind.Trait.COUNTER;
 import static zinctally.core.papers.PaperKind.Trait.HANDED;
+import static zinctally.core.papers.PaperKind.Trait.MENDS;
 import static zinctally.core.papers.PaperKind.Trait.MOVES_GOODS;
 import static zinctally.core.papers.PaperKind.Trait.ORDERS;
 import static zinctally.core.papers.PaperKind.Trait.PAYS;
@@ -83,7 +84,7 @@ public enum PaperKind {
   ADJUSTMENT("Adjustment", "A", "handle", "breakage loss found shrinkage waste", MOVES_GOODS),
   WRITE_DOWN("Write-down", "WD", "handle", "net realisable value impairment"),
   START_TRACKING("Start of tracking", "ST", "goods", "keep in stock", CHANGES_ITEMS),
-  RECOSTING("Recosting", "RK", "prove", "put right", STAYS),
+  RECOSTING("Recosting", "RK", "prove", "put right", STAYS, MENDS),
   JOURNAL("Journal by hand", "J", "prove", "manual entry ledger correction", BY_HAND);
 
   private final String words;
@@ -134,6 +135,8 @@ public enum PaperKind {
     ASKS_OF_PARTY,
     /** It changes what an item is, which every other posting relies on. */
     CHANGES_ITEMS,
+    /** It puts right what the check found, and so is checked. */
+    MENDS,
     /** It is neither amended nor voided. */
     STAYS
   }

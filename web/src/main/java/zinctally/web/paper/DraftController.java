@@ -178,7 +178,7 @@ public class DraftController {
       SavedDraft.Seen seen =
           new SavedDraft.Seen(kept.get().revision(), Windows.seen(request).window());
       long paper = posting.post(id, seen, who.getName());
-      if (saved.draft().kind() == PaperKind.RECOSTING) checks.soon("recosting");
+      if (saved.draft().kind().is(PaperKind.Trait.MENDS)) checks.soon("recosting");
       return "redirect:/papers/" + paper + "?posted";
     } catch (Refused refused) {
       model.addAttribute("refused", refused.faults());
