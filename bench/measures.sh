@@ -15,7 +15,7 @@ echo "lines of tests:                         $test ($((100 * test / (code + tes
 echo "files that name an adjustment:          $(named '\bAdjustment\b|\bADJUSTMENT\b')"
 echo "files that name a return in its kinds:  $(named 'CUSTOMER_RETURN|SUPPLIER_RETURN|\bReturn\b')"
 echo "kinds of paper named in SQL:            $(grep -hoE "'(BILL|INVOICE|RECEIPT|DELIVERY|ADJUSTMENT|COUNTER_SALE|CUSTOMER_RETURN|SUPPLIER_RETURN|SUPPLIER_CREDIT|PURCHASE_ORDER|SALES_ORDER|WRITE_DOWN|JOURNAL|CUSTOMER_PAYMENT|SUPPLIER_PAYMENT|OPENING_STOCK|START_TRACKING|RECOSTING)'" $(main) | wc -l)"
-echo "templates that tell kinds by name:      $(grep -l "kind().name() ==" $(pages) | wc -l)"
+echo "templates that tell kinds by name:      $(grep -lE "(paper|form)\.kind\(\)\.name\(\) ==" $(pages) | wc -l)"
 echo "template lines over 160 letters:        $(awk 'length > 160' $(pages) | wc -l)"
 echo "longest classes:"
 for file in $(main); do echo "$(wc -l < "$file") $file"; done | sort -rn | head -8

@@ -23,8 +23,8 @@ public final class BuyListings {
         "Receipts",
         """
         paper p left join party w on w.id = p.party_id left join place l on l.id = p.place_id
-        where p.kind = 'RECEIPT'""",
-        Map.of(),
+        where p.kind = :kind""",
+        Map.of("kind", PaperKind.RECEIPT.name()),
         List.of(
             new Column("id", "", "p.id", HIDDEN),
             new Column("party_id", "", "w.id", HIDDEN),
@@ -105,8 +105,8 @@ public final class BuyListings {
         join party w on w.id = p.party_id join item i on i.id = l.item_id
         left join return_reason r on r.id = l.return_reason_id
         left join paper o on o.id = l.of_paper
-        where p.kind = 'SUPPLIER_RETURN' and p.state = 'POSTED'""",
-        Map.of(),
+        where p.kind = :kind and p.state = 'POSTED'""",
+        Map.of("kind", PaperKind.SUPPLIER_RETURN.name()),
         List.of(
             new Column("id", "", "p.id", HIDDEN),
             new Column("item_id", "", "i.id", HIDDEN),
@@ -135,9 +135,9 @@ public final class BuyListings {
          from paper p join paper_line l on l.paper_id = p.id and l.version = p.version
          join party w on w.id = p.party_id
          left join return_reason r on r.id = l.return_reason_id
-         where p.kind = 'SUPPLIER_RETURN' and p.state = 'POSTED'
+         where p.kind = :kind and p.state = 'POSTED'
          group by coalesce(r.name, 'none given'), w.id) t where true""",
-        Map.of(),
+        Map.of("kind", PaperKind.SUPPLIER_RETURN.name()),
         List.of(
             new Column("party_id", "", "t.party_id", HIDDEN),
             new Column("reason", "Reason", "t.reason", TEXT, "/buy/returns/lines?filter={reason}"),

@@ -22,8 +22,8 @@ public final class SellListings {
         "Deliveries",
         """
         paper p left join party w on w.id = p.party_id left join place l on l.id = p.place_id
-        where p.kind = 'DELIVERY'""",
-        Map.of(),
+        where p.kind = :kind""",
+        Map.of("kind", PaperKind.DELIVERY.name()),
         List.of(
             new Column("id", "", "p.id", HIDDEN),
             new Column("party_id", "", "w.id", HIDDEN),
