@@ -141,6 +141,28 @@ class TwoWindowsTest extends OwnBookTest {
   }
 
   @Test
+  void a_mistyped_password_is_kept_nowhere() {
+    Page stranger = desk.window();
+    stranger.navigate(desk.address + "/sign-in");
+    stranger.fill("#username", "bookkeeper");
+    stranger.fill("#password", "a long enough worm");
+    stranger.keyboard().press("Enter");
+    stranger.waitForURL("**/sign-in?wrong");
+    assertThat(
+            desk.sql()
+                .sql(
+                    """
+                    select count(*) from SPRING_SESSION_ATTRIBUTES
+                    where instr(ATTRIBUTE_BYTES, 'a long enough worm') > 0
+                      or ATTRIBUTE_NAME = 'SPRING_SECURITY_LAST_EXCEPTION'
+                    """)
+                .query(Long.class)
+                .single())
+        .isZero();
+    stranger.context().close();
+  }
+
+  @Test
   void a_card_saved_by_two_keeps_what_each_has_changed_and_asks_where_both_did() {
     item("CARD", "FIFO", "NONE");
     long id = desk.sql().sql("select id from item where code = 'CARD'").query(Long.class).single();

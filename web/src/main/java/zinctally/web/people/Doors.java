@@ -1,10 +1,14 @@
 package zinctally.web.people;
 
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -51,7 +55,8 @@ class Doors {
                     .anyRequest()
                     .denyAll())
         .formLogin(
-            form -> form.loginPage("/sign-in").defaultSuccessUrl("/").failureUrl("/sign-in?wrong"))
+            form ->
+                form.loginPage("/sign-in").defaultSuccessUrl("/").failureHandler(Doors::refused))
         .requestCache(cache -> cache.requestCache(remembering()))
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
         .headers(
@@ -62,6 +67,13 @@ class Doors {
                     .permissionsPolicyHeader(
                         p -> p.policy("camera=(), microphone=(), geolocation=()")))
         .build();
+  }
+
+  /** Says that it was wrong, and keeps nothing of what was typed. */
+  private static void refused(
+      HttpServletRequest request, HttpServletResponse response, AuthenticationException why)
+      throws IOException {
+    response.sendRedirect(request.getContextPath() + "/sign-in?wrong");
   }
 
   /** Goes on, after signing in, to the address asked for, and adds nothing to it. */

@@ -19,6 +19,7 @@ import zinctally.store.book.BookStore;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
 import zinctally.web.prove.Checks;
+import zinctally.web.shell.NewPassword;
 
 /** Signing in, and the first visit to an empty book. */
 @Controller
@@ -73,8 +74,7 @@ class SignInController {
     if (first.name().isBlank()) faults.put("name", "Your name, as it should stand beside papers.");
     if (!first.login().matches("[A-Za-z0-9._-]{2,60}"))
       faults.put("login", "Two to sixty letters, digits, dots or dashes.");
-    if (first.password().length() < 10)
-      faults.put("password", "At least ten characters; a few words make a good one.");
+    NewPassword.fault(first.password()).ifPresent(says -> faults.put("password", says));
     Coin coin = null;
     try {
       coin = Coin.of(first.currency());

@@ -1,6 +1,7 @@
 package zinctally.web.setup;
 
 import java.security.Principal;
+import java.util.Optional;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -12,6 +13,7 @@ import zinctally.core.number.Form;
 import zinctally.store.book.SetUp;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
+import zinctally.web.shell.NewPassword;
 import zinctally.web.shell.Owns;
 
 /** Who may sign in, and as what. */
@@ -47,8 +49,8 @@ class PeopleController {
     if (!login.matches("[A-Za-z0-9._-]{2,60}"))
       return Answer.wrong(
           after, "/people", "A sign-in has two to sixty letters, digits, dots or dashes.");
-    if (password.length() < 10)
-      return Answer.wrong(after, "/people", "A password has at least ten characters.");
+    Optional<String> weak = NewPassword.fault(password);
+    if (weak.isPresent()) return Answer.wrong(after, "/people", "Password: " + weak.get());
     return Answer.kept(
         after,
         "/people",
