@@ -1,6 +1,7 @@
 package zinctally.web.goods;
 
 import java.io.IOException;
+import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -31,7 +32,10 @@ class LotController {
             .orElseThrow(() -> new NotThere("a slip of lot " + id));
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
-        .header("Content-Disposition", "inline; filename=\"slip-" + id + ".pdf\"")
+        .headers(
+            h ->
+                h.setContentDisposition(
+                    ContentDisposition.inline().filename("slip-" + id + ".pdf").build()))
         .body(pdfs.slip(lot));
   }
 

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -231,7 +232,10 @@ class PaperController {
       throw new NotThere("a UBL file of " + paper.number());
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_XML)
-        .header("Content-Disposition", "attachment; filename=\"" + paper.number() + ".xml\"")
+        .headers(
+            h ->
+                h.setContentDisposition(
+                    ContentDisposition.attachment().filename(paper.number() + ".xml").build()))
         .body(ubl.of(paper));
   }
 
@@ -243,7 +247,10 @@ class PaperController {
       throw new NotThere("a PDF of " + paper.number() + " before it is approved");
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
-        .header("Content-Disposition", "inline; filename=\"" + paper.number() + ".pdf\"")
+        .headers(
+            h ->
+                h.setContentDisposition(
+                    ContentDisposition.inline().filename(paper.number() + ".pdf").build()))
         .body(
             paper.kind().is(Trait.PAYS)
                 ? pdfs.payment(paper, papers.settles(id))

@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -158,7 +159,10 @@ class CustomerController {
     if (first.isAfter(last)) first = last.withDayOfMonth(1);
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
-        .header("Content-Disposition", "inline; filename=\"statement-" + id + ".pdf\"")
+        .headers(
+            h ->
+                h.setContentDisposition(
+                    ContentDisposition.inline().filename("statement-" + id + ".pdf").build()))
         .body(pdfs.statement(card, statements.of(id, first, last)));
   }
 

@@ -3,6 +3,7 @@ package zinctally.web.sell;
 import java.io.IOException;
 import java.net.URI;
 import java.security.Principal;
+import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -96,7 +97,10 @@ class ReminderController {
     CustomerStore.Card card = customers.card(reminder.customer()).orElseThrow();
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
-        .header("Content-Disposition", "inline; filename=\"reminder-" + id + ".pdf\"")
+        .headers(
+            h ->
+                h.setContentDisposition(
+                    ContentDisposition.inline().filename("reminder-" + id + ".pdf").build()))
         .body(pdfs.reminder(card, reminder));
   }
 }
