@@ -17,6 +17,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.OrderListings;
+import zinctally.store.paper.ChainStore;
 import zinctally.store.posting.Ordering;
 import zinctally.store.prove.PeriodStore;
 
@@ -72,6 +73,20 @@ class BuyingTest extends OneBookTest {
     assertThat(booked("COST_OF_GOODS_SOLD", "ORD", "2026-02-20")).isEqualTo(2800);
     assertThat(booked("RECEIVED_NOT_BILLED", "ORD", "2026-02-20")).isZero();
     assertThat(awaited("ORDERED_BILL", "ORD")).isZero();
+    assertThat(book.get(ChainStore.class).of(bill).stream().map(ChainStore.Step::kind))
+        .containsExactly("Purchase order", "Receipt", "Receipt", "Supplier bill");
+    paper(
+        PaperKind.SUPPLIER_PAYMENT,
+        "2026-02-21",
+        Map.of("money", "1000", "amount", "5.00"),
+        "paper amount",
+        book.number(bill),
+        "5.00");
+    assertThat(book.get(ChainStore.class).of(bill).get(4).kind()).isEqualTo("Payment to supplier");
+    long paid = book.get(ChainStore.class).of(bill).get(4).id();
+    assertThat(book.get(ChainStore.class).of(paid)).hasSize(1);
+    book.voidOn("2026-02-21", paid);
+    assertThat(book.get(ChainStore.class).of(bill)).hasSize(4);
     book.voidOn("2026-02-20", bill);
     assertThat(book.figures()).isEqualTo(before);
   }

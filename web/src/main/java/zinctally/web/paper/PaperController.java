@@ -30,6 +30,7 @@ import zinctally.store.Refused;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.buy.OrderStore;
+import zinctally.store.paper.ChainStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
@@ -54,6 +55,7 @@ class PaperController {
   private final Ordering ordering;
   private final BookStore books;
   private final Forms forms;
+  private final ChainStore chains;
 
   PaperController(
       PaperStore papers,
@@ -66,7 +68,9 @@ class PaperController {
       OrderStore orders,
       Ordering ordering,
       BookStore books,
-      Forms forms) {
+      Forms forms,
+      ChainStore chains) {
+    this.chains = chains;
     this.forms = forms;
     this.papers = papers;
     this.texts = texts;
@@ -101,6 +105,8 @@ class PaperController {
     if (paper.kind().is(Trait.SELLS)) model.addAttribute("earned", papers.earned(id));
     model.addAttribute("handed", paper.kind().is(Trait.HANDED));
     model.addAttribute("followers", orders.followers(id));
+    List<ChainStore.Step> chain = chains.of(id);
+    model.addAttribute("chain", chain.size() > 1 ? chain : List.of());
     model.addAttribute("settles", papers.settles(id));
     model.addAttribute("settledBy", papers.settledBy(id));
     model.addAttribute("paid", paper.kind().is(Trait.PAYS) ? paper.total() : null);
