@@ -159,6 +159,14 @@ class TwoWindowsTest extends OwnBookTest {
                 .query(Long.class)
                 .single())
         .isZero();
+    for (int n = 0; n < 6; n++) {
+      stranger.fill("#username", "nobody here");
+      stranger.fill("#password", "wrong again");
+      stranger.waitForResponse(
+          answer -> answer.url().contains("/sign-in?"), () -> stranger.keyboard().press("Enter"));
+      stranger.waitForLoadState();
+    }
+    stranger.waitForSelector("text=Too many wrong passwords. Try again in");
     stranger.context().close();
   }
 

@@ -1,23 +1,24 @@
 package zinctally.web.people;
 
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
-import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AuthenticationFailureHandler;
+import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 import zinctally.store.people.PeopleStore;
+import zinctally.store.people.SignInTries;
 
 /**
  * Who comes in. How far is said at each method that changes something; a reader changes nothing.
@@ -31,7 +32,7 @@ class Doors {
           + " frame-ancestors 'none'";
 
   @Bean
-  SecurityFilterChain filterChain(HttpSecurity http) throws Exception {
+  SecurityFilterChain filterChain(HttpSecurity http, SignInTries tries) throws Exception {
     return http.authorizeHttpRequests(
             ask ->
                 ask.requestMatchers(
@@ -56,7 +57,10 @@ class Doors {
                     .denyAll())
         .formLogin(
             form ->
-                form.loginPage("/sign-in").defaultSuccessUrl("/").failureHandler(Doors::refused))
+                form.loginPage(SignInDoor.PAGE)
+                    .successHandler(welcome(tries))
+                    .failureHandler(refused(tries)))
+        .addFilterBefore(new SignInDoor(tries), UsernamePasswordAuthenticationFilter.class)
         .requestCache(cache -> cache.requestCache(remembering()))
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
         .headers(
@@ -70,10 +74,21 @@ class Doors {
   }
 
   /** Says that it was wrong, and keeps nothing of what was typed. */
-  private static void refused(
-      HttpServletRequest request, HttpServletResponse response, AuthenticationException why)
-      throws IOException {
-    response.sendRedirect(request.getContextPath() + "/sign-in?wrong");
+  private static AuthenticationFailureHandler refused(SignInTries tries) {
+    return (request, response, why) -> {
+      tries.wrong(SignInDoor.name(request), request.getRemoteAddr());
+      response.sendRedirect(request.getContextPath() + SignInDoor.PAGE + "?wrong");
+    };
+  }
+
+  private static AuthenticationSuccessHandler welcome(SignInTries tries) {
+    SavedRequestAwareAuthenticationSuccessHandler goesOn =
+        new SavedRequestAwareAuthenticationSuccessHandler();
+    goesOn.setRequestCache(remembering());
+    return (request, response, who) -> {
+      tries.right(who.getName(), request.getRemoteAddr());
+      goesOn.onAuthenticationSuccess(request, response, who);
+    };
   }
 
   /** Goes on, after signing in, to the address asked for, and adds nothing to it. */

@@ -1,0 +1,50 @@
+package zinctally.web.people;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import org.springframework.http.HttpMethod;
+import org.springframework.web.filter.OncePerRequestFilter;
+import zinctally.store.Refused;
+import zinctally.store.people.SignInTries;
+
+/** Lets a try to sign in pass, or says how long it has to wait. */
+final class SignInDoor extends OncePerRequestFilter {
+  static final String PAGE = "/sign-in";
+  private static final Duration CROWDED = Duration.ofSeconds(5);
+  private final SignInTries tries;
+
+  SignInDoor(SignInTries tries) {
+    this.tries = tries;
+  }
+
+  @Override
+  protected boolean shouldNotFilter(HttpServletRequest request) {
+    return !HttpMethod.POST.matches(request.getMethod()) || !request.getServletPath().equals(PAGE);
+  }
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    Duration wait = wait(request);
+    if (wait.isZero()) chain.doFilter(request, response);
+    else response.sendRedirect(request.getContextPath() + PAGE + "?wait=" + (wait.toSeconds() + 1));
+  }
+
+  private Duration wait(HttpServletRequest request) {
+    try {
+      return tries.begin(name(request), request.getRemoteAddr());
+    } catch (Refused crowded) {
+      return CROWDED;
+    }
+  }
+
+  static String name(HttpServletRequest request) {
+    String name = request.getParameter("username");
+    return name == null ? "" : name;
+  }
+}
