@@ -99,7 +99,7 @@ public final class SalesListings {
     columns.add(
         new Column(
             "percent",
-            "Margin",
+            "Margin %",
             "cast(100 * (s.net - s.cost) / nullif(s.net, 0) as decimal(9,1))",
             PERCENT));
     return new Listing(
