@@ -139,8 +139,8 @@ class GoodsController {
               return new PriceShown(
                   p.listName(),
                   say.price(p.price()),
-                  known ? say.percent(gain.divide(p.price(), 1, RoundingMode.HALF_UP)) : "",
-                  known ? say.percent(gain.divide(cost, 1, RoundingMode.HALF_UP)) : "",
+                  known ? say.share(gain.divide(p.price(), 1, RoundingMode.HALF_UP)) : "",
+                  known ? say.share(gain.divide(cost, 1, RoundingMode.HALF_UP)) : "",
                   known && gain.signum() < 0);
             })
         .toList();

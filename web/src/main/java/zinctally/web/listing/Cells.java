@@ -60,7 +60,7 @@ class Cells {
       case MONEY -> say.money(((Number) value).longValue());
       case QUANTITY -> say.quantity(((Number) value).longValue());
       case PRICE -> say.price((BigDecimal) value);
-      case PERCENT -> say.percent((BigDecimal) value);
+      case PERCENT -> say.share((BigDecimal) value);
       case TIME -> say.moment((LocalDateTime) value);
       default -> String.valueOf(value);
     };

@@ -106,13 +106,19 @@ public class Say {
   /** Gross margin on sales, as a percentage. */
   public String margin(long sales, long cost) {
     if (sales == 0) return "";
-    return percent(
+    return share(
         BigDecimal.valueOf(sales - cost)
             .multiply(BigDecimal.valueOf(100))
             .divide(BigDecimal.valueOf(sales), 1, RoundingMode.HALF_UP));
   }
 
+  /** A rate or discount, with as many places as it has. */
   public String percent(BigDecimal percent) {
+    return Figures.grouped(percent, 0) + "%";
+  }
+
+  /** A share that was worked out, always with one place, so that a column of them lines up. */
+  public String share(BigDecimal percent) {
     return Figures.grouped(percent, 1) + "%";
   }
 
