@@ -298,13 +298,17 @@ class ListingsTest {
   @MethodSource("listings")
   void every_list_says_what_all_its_rows_come_to(Listing listing) {
     List<Map<String, Object>> all = everything(listing, Ask.ALL);
-    Totals totals = store.totals(listing, Ask.ALL);
-    assertThat(totals.rows()).isEqualTo(all.size());
-    for (Listing.Column column : listing.summed())
-      assertThat(totals.sums().get(column.key()).longValueExact())
-          .as(column.key())
-          .isEqualTo(all.stream().mapToLong(r -> number(r.get(column.key()))).sum());
-    Totals few = store.totals(listing.addedUpTo(all.size() - 1), Ask.ALL);
+    Page first = store.page(listing, Ask.ALL);
+    for (Page known : List.of(first, new Page(List.of(), "goes on"))) {
+      Totals totals = store.totals(listing, Ask.ALL, known);
+      assertThat(totals.rows()).isEqualTo(all.size());
+      for (Listing.Column column : listing.summed())
+        assertThat(totals.sums().get(column.key()).longValueExact())
+            .as(column.key())
+            .isEqualTo(all.stream().mapToLong(r -> number(r.get(column.key()))).sum());
+    }
+    Totals few =
+        store.totals(listing.addedUpTo(all.size() - 1), Ask.ALL, new Page(List.of(), "goes on"));
     assertThat(few.whole()).isFalse();
     assertThat(few.sums()).isEmpty();
   }

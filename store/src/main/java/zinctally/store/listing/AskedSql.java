@@ -62,21 +62,16 @@ final class AskedSql {
         + (atMost == Integer.MAX_VALUE ? "" : " limit " + atMost);
   }
 
-  /** How many there are and what they come to; of the first of them when there are more. */
-  String sums(int atMost) {
-    List<Listing.Column> summed = listing.summed();
-    return "select count(*) as _rows"
-        + summed.stream()
-            .map(c -> ", sum(`" + c.key() + "`) as `" + c.key() + "`")
-            .collect(Collectors.joining())
-        + " from (select 1 as _one"
-        + summed.stream()
-            .map(c -> ", " + c.sql() + " as `" + c.key() + "`")
-            .collect(Collectors.joining())
-        + from()
-        + " limit "
-        + atMost
-        + ") _asked";
+  /** How many there are, counted no further than to a bound. */
+  String count(int atMost) {
+    return "select count(*) from (select 1" + from() + " limit " + atMost + ") _asked";
+  }
+
+  /** What they come to. */
+  String sums() {
+    return listing.summed().stream()
+        .map(c -> "sum(" + c.sql() + ") as `" + c.key() + "`")
+        .collect(Collectors.joining(", ", "select ", from()));
   }
 
   private String from() {

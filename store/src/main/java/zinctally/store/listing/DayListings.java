@@ -13,41 +13,44 @@ import zinctally.store.listing.Listing.Column;
 
 /** All papers, day by day. */
 public final class DayListings {
+  private static final int A_PAGE_READ_ALL_DAY = 1_000;
+
   private DayListings() {}
 
   /** All papers of a day or later, with what they did to stock, sales and cost. */
   public static Listing dayBook(LocalDate from) {
     return new Listing(
-        "Day book",
-        "paper p straight_join paper_kind k on k.kind = p.kind"
-            + " left join party w on w.id = p.party_id where p.date >= :from",
-        Map.of("from", from),
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("date", "Date", "p.date", DATE),
-            new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
-            new Column("party", "Who", "w.name", TEXT),
-            new Column("kind", "What", "k.words", TEXT),
-            new Column("stock", "Stock", "nullif(p.stock_value, 0)", MONEY, Papers.PAPER),
-            new Column("sales", "Sales", "nullif(" + SALES + ", 0)", MONEY, Papers.PAPER),
-            new Column("cost", "Cost", "nullif(" + COST + ", 0)", MONEY, Papers.PAPER),
-            new Column(
-                "margin",
-                "Margin",
-                "if("
-                    + SALES
-                    + " > 0, round(100 * ("
-                    + SALES
-                    + " - "
-                    + COST
-                    + ") / "
-                    + SALES
-                    + ", 1), null)",
-                PERCENT),
-            new Column("state", "State", Papers.STATE, TEXT)),
-        "p.id",
-        "-date",
-        "No paper yet.");
+            "Day book",
+            "paper p straight_join paper_kind k on k.kind = p.kind"
+                + " left join party w on w.id = p.party_id where p.date >= :from",
+            Map.of("from", from),
+            List.of(
+                new Column("id", "", "p.id", HIDDEN),
+                new Column("date", "Date", "p.date", DATE),
+                new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
+                new Column("party", "Who", "w.name", TEXT),
+                new Column("kind", "What", "k.words", TEXT),
+                new Column("stock", "Stock", "nullif(p.stock_value, 0)", MONEY, Papers.PAPER),
+                new Column("sales", "Sales", "nullif(" + SALES + ", 0)", MONEY, Papers.PAPER),
+                new Column("cost", "Cost", "nullif(" + COST + ", 0)", MONEY, Papers.PAPER),
+                new Column(
+                    "margin",
+                    "Margin",
+                    "if("
+                        + SALES
+                        + " > 0, round(100 * ("
+                        + SALES
+                        + " - "
+                        + COST
+                        + ") / "
+                        + SALES
+                        + ", 1), null)",
+                    PERCENT),
+                new Column("state", "State", Papers.STATE, TEXT)),
+            "p.id",
+            "-date",
+            "No paper yet.")
+        .addedUpTo(A_PAGE_READ_ALL_DAY);
   }
 
   /** What a paper of selling has booked as income, less what it took back. */

@@ -39,23 +39,31 @@ public class ListingStore {
     run(listing, ask.fromStart(), Integer.MAX_VALUE, each);
   }
 
-  /** What all rows come to that the filter lets through, as far as the list is added up. */
-  public Totals totals(Listing listing, Ask ask) {
+  /**
+   * What all rows come to that the filter lets through, as far as the list is added up. What stands
+   * on the first page whole is added up there; what is too long is only counted so far.
+   */
+  public Totals totals(Listing listing, Ask ask, Page first) {
+    if (first.next() == null) {
+      Sums sums = new Sums(listing);
+      first.rows().forEach(sums::add);
+      return sums.totals();
+    }
     AskedSql sql = new AskedSql(listing, ask.fromStart());
-    return jdbc.queryForObject(
-        sql.sums(listing.most() + 1),
-        sql.params(),
-        (row, n) -> {
-          long rows = row.getLong("_rows");
-          boolean whole = rows <= listing.most();
-          Map<String, BigDecimal> sums = new HashMap<>();
-          if (whole)
+    long rows = jdbc.queryForObject(sql.count(listing.most() + 1), sql.params(), Long.class);
+    if (rows > listing.most()) return new Totals(listing.most(), false, Map.of());
+    Map<String, BigDecimal> sums = new HashMap<>();
+    if (!listing.summed().isEmpty())
+      jdbc.query(
+          sql.sums(),
+          sql.params(),
+          row -> {
             for (Listing.Column c : listing.summed()) {
               BigDecimal sum = row.getBigDecimal(c.key());
               sums.put(c.key(), sum == null ? BigDecimal.ZERO : sum);
             }
-          return new Totals(Math.min(rows, listing.most()), whole, sums);
-        });
+          });
+    return new Totals(rows, true, sums);
   }
 
   private void run(Listing listing, Ask ask, int atMost, Consumer<Map<String, Object>> each) {

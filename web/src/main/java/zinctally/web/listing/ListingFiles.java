@@ -12,10 +12,8 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.dhatim.fastexcel.Workbook;
@@ -33,6 +31,7 @@ import zinctally.store.listing.Ask;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listing.Column;
 import zinctally.store.listing.ListingStore;
+import zinctally.store.listing.Sums;
 import zinctally.store.listing.Totals;
 import zinctally.web.shell.PdfPages;
 import zinctally.web.shell.Say;
@@ -86,9 +85,9 @@ class ListingFiles {
   }
 
   private static String fileName(String name, String form) {
-    return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "")
-        + "."
-        + form;
+    String plain =
+        name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+    return (plain.isEmpty() ? "list" : plain) + "." + form;
   }
 
   private static Object plain(Column column, Object value, Coin coin) {
@@ -123,10 +122,13 @@ class ListingFiles {
             throw new UncheckedIOException(broken);
           }
         });
+    Totals totals = sums.totals();
     List<Object> foot = new ArrayList<>();
     for (Column c : listing.shown())
       foot.add(
-          c.summed() ? plain(c, sums.of(c), coin) : foot.isEmpty() ? "In all " + sums.rows() : "");
+          c.summed()
+              ? plain(c, totals.sums().get(c.key()), coin)
+              : foot.isEmpty() ? "In all " + totals.rows() : "");
     csv.printRecord(foot);
     csv.printRecord(about.name + ". " + String.join(". ", about.facts));
     csv.flush();
@@ -142,13 +144,7 @@ class ListingFiles {
     response.setContentType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
     OutputStream out = response.getOutputStream();
     Workbook book = new Workbook(out, "Zinc Tally", "1.0");
-    Worksheet sheet =
-        book.newWorksheet(
-            about
-                .name
-                .replaceAll("[\\\\/?*\\[\\]:]", " ")
-                .strip()
-                .substring(0, Math.min(31, about.name.strip().length())));
+    Worksheet sheet = book.newWorksheet(sheetName(about.name));
     sheet.value(0, 0, about.name);
     sheet.style(0, 0).bold().set();
     sheet.value(1, 0, String.join(". ", about.facts));
@@ -177,6 +173,13 @@ class ListingFiles {
     for (int c = 0; c < shown.size(); c++)
       if (shown.get(c).summed() && at[0] > ABOVE) total(sheet, at[0], c, shown.get(c), coin);
     book.finish();
+  }
+
+  /** What a spreadsheet takes for the name of a sheet: at most 31 letters, none of some signs. */
+  private static String sheetName(String name) {
+    String plain = name.replaceAll("[\\\\/?*\\[\\]:']", " ").strip();
+    String cut = plain.length() > 31 ? plain.substring(0, 31).strip() : plain;
+    return cut.isEmpty() ? "List" : cut;
   }
 
   private static String money(Coin coin) {
@@ -220,39 +223,9 @@ class ListingFiles {
     context.setVariable("about", about);
     context.setVariable("columns", listing.shown());
     context.setVariable("rows", rows);
-    context.setVariable("foot", cells.foot(listing, sums.totals()));
-    context.setVariable("all", sums.rows() <= MOST_PRINTED);
+    Totals totals = sums.totals();
+    context.setVariable("foot", cells.foot(listing, totals));
+    context.setVariable("all", totals.rows() <= MOST_PRINTED);
     response.getOutputStream().write(pages.of("listing/print", context));
-  }
-
-  /** Adds up the rows of a file as they pass. */
-  private static final class Sums {
-    private final List<Column> columns;
-    private final Map<String, BigDecimal> sums = new HashMap<>();
-    private long rows;
-
-    Sums(Listing listing) {
-      this.columns = listing.summed();
-      columns.forEach(c -> sums.put(c.key(), BigDecimal.ZERO));
-    }
-
-    void add(Map<String, Object> row) {
-      rows++;
-      for (Column c : columns)
-        if (row.get(c.key()) instanceof Number number)
-          sums.merge(c.key(), new BigDecimal(number.toString()), BigDecimal::add);
-    }
-
-    long rows() {
-      return rows;
-    }
-
-    BigDecimal of(Column column) {
-      return sums.get(column.key());
-    }
-
-    Totals totals() {
-      return new Totals(rows, true, sums);
-    }
   }
 }

@@ -156,7 +156,7 @@ public class ListingPage {
         narrowing.any(),
         heads,
         page.rows().stream().map(row -> cells.row(listing, row)).toList(),
-        ask.after().isEmpty() ? cells.foot(listing, store.totals(listing, ask)) : null,
+        ask.after().isEmpty() ? cells.foot(listing, store.totals(listing, ask, page)) : null,
         page.next() == null ? null : here.with("after", page.next()).toString(),
         listing.empty(),
         ListingFiles.FORMS.stream()

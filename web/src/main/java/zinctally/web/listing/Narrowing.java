@@ -119,15 +119,11 @@ final class Narrowing {
     boolean wrong = !typed.isEmpty() && read.isEmpty();
     boolean day = column.type() == Listing.Type.DATE || column.type() == Listing.Type.TIME;
     String right = day ? "a date or a month, like 2026-03" : "a figure, like 12.50";
+    String says = wrong ? "\"" + typed + "\" is not " + right + "." : "";
+    if (wrong) words.add(column.heading() + " is not narrowed: " + says);
     boxes
         .computeIfAbsent(column.key(), k -> new ArrayList<>())
-        .add(
-            new Box(
-                name,
-                column.heading() + ", " + end,
-                end,
-                typed,
-                wrong ? "\"" + typed + "\" is not " + right + "." : ""));
+        .add(new Box(name, column.heading() + ", " + end, end, typed, says));
     return read;
   }
 
