@@ -23,30 +23,41 @@ public class ChainStore {
   public record Step(long id, String kind, String number, LocalDate date, boolean isVoid) {}
 
   /**
-   * The chain of a paper, itself with it: orders, receipts, bills and whatever names them in its
-   * lines, and the payments that settle these. A payment ends a chain, as it settles much that has
-   * nothing to do with it.
+   * The chain of a paper, itself with it: what it goes on from and what that goes on from, what
+   * went on from it, and the payments that settle these. It goes straight up and straight down, so
+   * that it never takes in the whole history of a customer; a payment ends it, as it settles much
+   * that has nothing to do with it.
    */
   public List<Step> of(long paper) {
     return sql.sql(
             """
-            with recursive c (id) as (
+            with recursive up (id) as (
               select cast(:paper as signed)
               union
-              select l.of_paper from c join paper p on p.id = c.id
+              select l.of_paper from up join paper p on p.id = up.id
               join paper_line l on l.paper_id = p.id and l.version = p.version
               where l.of_paper is not null
               union
-              select p.id from c join paper_line l on l.of_paper = c.id
+              select a.paper_id from up join fulfilment f on f.paper_id = up.id
+              join awaited a on a.id = f.awaited_id
+            ), down (id) as (
+              select cast(:paper as signed)
+              union
+              select p.id from down join paper_line l on l.of_paper = down.id
               join paper p on p.id = l.paper_id and p.version = l.version
-            )
-            select p.id, k.words, p.number, p.date, p.state = 'VOID' as void
-            from (select id from c union
-                  select s.paper_id from c join open_item o on o.paper_id = c.id
-                  join settlement s on s.open_item_id = o.id
-                  group by s.paper_id, o.id having sum(s.amount) <> 0) x
-            join paper p on p.id = x.id join paper_kind k on k.kind = p.kind
-            order by p.date, p.id limit :most
+              union
+              select f.paper_id from down join awaited a on a.paper_id = down.id
+              join fulfilment f on f.awaited_id = a.id
+            ), c (id) as (select id from up union select id from down)
+            select * from (
+              select p.id, k.words, p.number, p.date, p.state = 'VOID' as void
+              from (select id from c union
+                    select s.paper_id from c join open_item o on o.paper_id = c.id
+                    join settlement s on s.open_item_id = o.id
+                    group by s.paper_id, o.id having sum(s.amount) <> 0) x
+              join paper p on p.id = x.id join paper_kind k on k.kind = p.kind
+              order by p.id <> :paper, p.date desc, p.id desc limit :most) t
+            order by date, id
             """)
         .param("paper", paper)
         .param("most", MOST)
