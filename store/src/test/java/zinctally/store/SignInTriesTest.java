@@ -65,6 +65,34 @@ class SignInTriesTest {
   }
 
   @Test
+  void an_address_that_tries_many_names_waits_half_a_minute_at_most_and_fills_no_table() {
+    for (int n = 0; n < 30; n++) assertThat(tries.begin("name " + n, "10.0.0.9")).isZero();
+    assertThat(tries.begin("one more", "10.0.0.9")).isEqualTo(Duration.ofSeconds(1));
+    assertThat(tries.begin("one more", "10.0.0.8")).isZero();
+    book.sql().sql("update sign_in_try set failures = 90 where what = 'address 10.0.0.9'").update();
+    assertThat(tries.begin("and another", "10.0.0.9")).isEqualTo(Duration.ofSeconds(30));
+    assertThat(kept("name and another")).isZero();
+  }
+
+  private static long kept(String what) {
+    return book.sql()
+        .sql("select count(*) from sign_in_try where what = ?")
+        .param(what)
+        .query(Long.class)
+        .single();
+  }
+
+  @Test
+  void what_is_a_day_old_is_forgotten() {
+    for (int n = 0; n < 5; n++) tries.begin("old", "10.0.0.7");
+    ago("name old", 86_401);
+    assertThat(tries.begin("old", "10.0.0.7")).isZero();
+    ago("name old", 86_401);
+    tries.forgetOld();
+    assertThat(kept("name old")).isZero();
+  }
+
+  @Test
   void what_was_tried_stands_in_the_audit_trail() {
     tries.wrong("zoe", "10.0.0.3");
     assertThat(

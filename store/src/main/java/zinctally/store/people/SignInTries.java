@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Repository;
 import zinctally.store.Audit;
 import zinctally.store.Retrying;
@@ -18,7 +19,10 @@ import zinctally.store.Retrying;
 public class SignInTries {
   private static final int FREE_BY_NAME = 5;
   private static final int FREE_BY_ADDRESS = 30; // a whole shop may stand behind one
-  private static final Duration LONGEST = Duration.ofMinutes(15);
+  private static final Duration LONGEST_BY_NAME = Duration.ofMinutes(15);
+  // whoever tries many keeps those beside him from their work no longer than this
+  private static final Duration LONGEST_BY_ADDRESS = Duration.ofSeconds(30);
+  private static final String ADDRESS = "address ";
   private static final int LONGEST_NAME = 60;
   private final JdbcClient sql;
   private final Audit audit;
@@ -43,43 +47,54 @@ public class SignInTries {
     return retrying.run(() -> counted(name, address));
   }
 
+  /** The address first: while it waits, no name is looked at or kept. */
   private Duration counted(String name, String address) {
-    List<String> keys = List.of(address(address), name(name));
     LocalDateTime now = LocalDateTime.now(clock);
-    for (String key : keys)
-      sql.sql("insert into sign_in_try values (?, 0, ?) on duplicate key update latest = latest")
-          .params(key, now)
+    for (String key : List.of(address(address), name(name))) {
+      Duration wait = wait(held(key, now), now);
+      if (!wait.isZero()) return wait;
+    }
+    for (String key : List.of(address(address), name(name)))
+      sql.sql("update sign_in_try set failures = failures + 1, latest = ? where what = ?")
+          .params(now, key)
           .update();
-    List<Tried> tried =
-        sql.sql("select * from sign_in_try where what in (:keys) order by what for update")
-            .param("keys", keys)
-            .query(
-                (row, n) ->
-                    new Tried(
-                        row.getString(1), row.getInt(2), row.getObject(3, LocalDateTime.class)))
-            .list();
-    Duration wait = tried.stream().map(t -> wait(t, now)).max(Duration::compareTo).orElseThrow();
-    if (!wait.isZero()) return wait;
-    sql.sql(
-            """
-            update sign_in_try set failures = if(latest < :yesterday, 1, failures + 1), latest = :now
-            where what in (:keys)
-            """)
-        .param("yesterday", now.minusDays(1))
-        .param("now", now)
-        .param("keys", keys)
-        .update();
     return Duration.ZERO;
   }
 
+  /** What is known of a name or an address, held; what is a day old is forgotten. */
+  private Tried held(String key, LocalDateTime now) {
+    sql.sql(
+            """
+            insert into sign_in_try values (?, 0, ?) on duplicate key
+            update failures = if(latest < ?, 0, failures)
+            """)
+        .params(key, now, now.minusDays(1))
+        .update();
+    return sql.sql("select * from sign_in_try where what = ? for update")
+        .param(key)
+        .query(
+            (row, n) ->
+                new Tried(row.getString(1), row.getInt(2), row.getObject(3, LocalDateTime.class)))
+        .single();
+  }
+
   private static Duration wait(Tried tried, LocalDateTime now) {
-    int over =
-        tried.failures() - (tried.what().startsWith("address ") ? FREE_BY_ADDRESS : FREE_BY_NAME);
+    boolean address = tried.what().startsWith(ADDRESS);
+    int over = tried.failures() - (address ? FREE_BY_ADDRESS : FREE_BY_NAME);
     if (over < 0) return Duration.ZERO;
+    Duration longest = address ? LONGEST_BY_ADDRESS : LONGEST_BY_NAME;
     Duration whole = Duration.ofSeconds(1L << Math.min(over, 12));
-    if (whole.compareTo(LONGEST) > 0) whole = LONGEST;
+    if (whole.compareTo(longest) > 0) whole = longest;
     Duration left = Duration.between(now, tried.latest().plus(whole));
     return left.isNegative() ? Duration.ZERO : left;
+  }
+
+  /** Forgets, every night, tries that are a day old. */
+  @Scheduled(cron = "0 0 3 * * *")
+  public void forgetOld() {
+    sql.sql("delete from sign_in_try where latest < ?")
+        .param(LocalDateTime.now(clock).minusDays(1))
+        .update();
   }
 
   /** It was right. */
@@ -106,7 +121,7 @@ public class SignInTries {
   }
 
   private static String address(String address) {
-    return "address " + address;
+    return ADDRESS + address;
   }
 
   private static String cut(String name) {
