@@ -5,9 +5,12 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.text.Normalizer;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -45,6 +48,31 @@ public class ItemStore {
         .param(id)
         .query((row, n) -> card(row, prices(id)))
         .optional();
+  }
+
+  /** The cards of many, in the order of their codes. */
+  public List<ItemCard> find(List<Long> ids) {
+    if (ids.isEmpty()) return List.of();
+    Map<Long, List<ItemCard.Price>> prices = new HashMap<>();
+    sql.sql(
+            """
+            select i.id as item, l.id, l.name, p.price from item i join price_list l
+            left join item_price p on p.list_id = l.id and p.item_id = i.id and %s
+            where i.id in (:ids) order by l.id
+            """
+                .formatted(Prices.TODAY))
+        .param("ids", ids)
+        .query(
+            (row, n) ->
+                prices
+                    .computeIfAbsent(row.getLong("item"), i -> new ArrayList<>())
+                    .add(
+                        new ItemCard.Price(row.getLong(2), row.getString(3), row.getBigDecimal(4))))
+        .list();
+    return sql.sql("select * from item where id in (:ids) order by code, id")
+        .param("ids", ids)
+        .query((row, n) -> card(row, prices.getOrDefault(row.getLong("id"), List.of())))
+        .list();
   }
 
   /** A blank card for a new item: prices of every list, none set. */

@@ -43,7 +43,7 @@ public final class BuyListings {
                  where a.paper_id = p.id and a.what = 'RECEIVED_BILL')""",
                 MONEY,
                 Papers.PAPER),
-            new Column("state", "State", "if(p.state = 'VOID', 'void', '')", TEXT)),
+            Papers.state()),
         "p.id",
         "-date",
         "Nothing has come without its bill yet. Press n, then r, when goods come.");
@@ -224,7 +224,7 @@ public final class BuyListings {
             Papers.reasons(),
             Papers.stock("Left at cost", "-"),
             Papers.total("Credit"),
-            new Column("state", "State", "if(p.state = 'VOID', 'void', '')", TEXT)),
+            Papers.state()),
         PaperKind.SUPPLIER_RETURN,
         PaperKind.SUPPLIER_CREDIT);
   }

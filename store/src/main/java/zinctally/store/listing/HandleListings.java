@@ -44,7 +44,7 @@ public final class HandleListings {
                  where e.paper_id = p.id and e.line % :part = n.line and not e.gone)""",
                 MONEY,
                 Papers.PAPER),
-            new Column("state", "State", "if(p.state = 'VOID', 'void', '')", TEXT),
+            Papers.state(),
             new Column("who", "Posted by", "p.posted_by", TEXT)),
         "concat(lpad(p.id, 12, '0'), '.', lpad(n.line, 8, '0'))",
         "-date",

@@ -34,8 +34,8 @@ final class Papers {
         where n.paper_id = p.id and n.version = p.version and n.line < 3), '')""";
 
   static final String STATE =
-      "case when p.state = 'VOID' then 'void' else concat_ws(', ', if(k.back, 'return', null),"
-          + " if(p.version > 1, concat('version ', p.version), null)) end";
+      "case when p.state = 'VOID' then 'void' when p.version > 1 then concat('version ', p.version)"
+          + " else '' end";
 
   /** What comes or goes back stands out by its sign. */
   static final String SIGNED_TOTAL = "k.sign * p.total";
@@ -132,7 +132,7 @@ final class Papers {
     return new Column("who", "Posted by", "p.posted_by", TEXT);
   }
 
-  /** Over {@code paper_line n} of the paper: what it says of why goods came or went back. */
+  /** Why goods came or went back with it. */
   static Column reasons() {
     return new Column(
         "reason",

@@ -42,7 +42,7 @@ public final class SellListings {
                  where a.paper_id = p.id and a.what = 'SENT_INVOICE')""",
                 MONEY,
                 Papers.PAPER),
-            new Column("state", "State", "if(p.state = 'VOID', 'void', '')", TEXT)),
+            Papers.state()),
         "p.id",
         "-date",
         "Nothing has gone without its invoice yet. Press n, then d, when goods go.");
@@ -163,7 +163,7 @@ public final class SellListings {
             new Column("discount", "Off %", "cast(nullif(w.discount, 0) as decimal(7,2))", NUMBER),
             new Column("tax", "Tax", "t.code", TEXT),
             new Column("phone", "Telephone", "w.phone", TEXT),
-            new Column("limit", "May owe", "w.credit_limit", MONEY),
+            new Column("limit", "May owe", "w.credit_limit", MONEY).apart(),
             new Column("owed", "Owes", "o.owed", MONEY, "/sell/customer/{id}"),
             new Column(
                 "state",
@@ -234,7 +234,7 @@ public final class SellListings {
             Papers.stock("Came back at", ""),
             Papers.total("Credit"),
             Papers.open("Still open"),
-            new Column("state", "State", "if(p.state = 'VOID', 'void', '')", TEXT)),
+            Papers.state()),
         PaperKind.CUSTOMER_RETURN);
   }
 

@@ -108,7 +108,7 @@ public final class TaxListings {
             new Column("rate", "Rate", "t.rate", TEXT),
             new Column("base", "Without tax", "t.base", MONEY, "/papers/{id}"),
             new Column("tax", "Tax", "t.tax", MONEY, "/papers/{id}"),
-            new Column("state", "State", "if(p.state = 'VOID', 'void', '')", TEXT)),
+            Papers.state()),
         "concat(lpad(p.id, 12, '0'), t.side, t.rate, t.day)",
         "-day",
         "No paper with tax in these days.");

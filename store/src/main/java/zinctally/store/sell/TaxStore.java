@@ -3,6 +3,7 @@ package zinctally.store.sell;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -110,6 +111,19 @@ public class TaxStore {
         .query(String.class)
         .optional()
         .orElse("");
+  }
+
+  /** The same for many; none for those that have none. */
+  public Map<Long, String> ofItems(List<Long> items) {
+    Map<Long, String> codes = new HashMap<>();
+    if (!items.isEmpty())
+      sql.sql(
+              "select i.id, t.code from item i join tax_rate t on t.id = i.tax_rate_id"
+                  + " where i.id in (:items)")
+          .param("items", items)
+          .query((row, n) -> codes.put(row.getLong(1), row.getString(2)))
+          .list();
+    return codes;
   }
 
   /** Gives an item a rate by its code; an empty or unknown one takes it away. */

@@ -185,7 +185,7 @@ class GoodsController {
 
   private String kept(
       Long id, Map<String, String> sent, Model model, Principal who, RedirectAttributes after) {
-    ItemKeeper.Read read = keeper.read(id, sent, Set.of());
+    ItemKeeper.Read read = keeper.read(id, sent, Set.of(), keeper.around());
     if (!read.faults().isEmpty())
       return form(model, id, read.typed(), read.faults(), read.locked());
     long saved;

@@ -1,11 +1,14 @@
 package zinctally.web.goods;
 
 import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.ItemKind;
+import zinctally.core.ledger.Account;
 import zinctally.store.book.BookStore;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemCard;
@@ -49,11 +52,31 @@ class ItemKeeper {
       Map<String, String> faults,
       boolean locked) {}
 
+  /** What every item is read against, looked up once for many. */
+  record Around(GroupStore.Tree groups, List<Account> accounts, List<ItemCard.Price> lists) {}
+
+  Around around() {
+    return new Around(groups.tree(), accounts.all(), items.prices(0));
+  }
+
   /** An item's fields as they are. */
   Map<String, String> fields(long id) {
-    Map<String, String> fields = new HashMap<>(ItemForm.fields(card(id), books.book().coin()));
-    fields.put("tax_rate", taxes.ofItem(id));
-    for (ItemCard.Price price : items.prices(id)) fields.putIfAbsent("price_" + price.list(), "");
+    return fields(card(id), taxes.ofItem(id));
+  }
+
+  /** The fields of many, by id, in their order. */
+  Map<Long, Map<String, String>> fields(List<Long> ids) {
+    Map<Long, String> rates = taxes.ofItems(ids);
+    Map<Long, Map<String, String>> all = new LinkedHashMap<>();
+    for (ItemCard card : items.find(ids))
+      all.put(card.id(), fields(card, rates.getOrDefault(card.id(), "")));
+    return all;
+  }
+
+  private Map<String, String> fields(ItemCard card, String rate) {
+    Map<String, String> fields = new HashMap<>(ItemForm.fields(card, books.book().coin()));
+    fields.put("tax_rate", rate);
+    for (ItemCard.Price price : card.prices()) fields.putIfAbsent("price_" + price.list(), "");
     return fields;
   }
 
@@ -67,12 +90,14 @@ class ItemKeeper {
    * @param id null for a new one
    * @param others codes of items that are made together with it
    */
-  Read read(Long id, Map<String, String> sent, Set<String> others) {
+  Read read(Long id, Map<String, String> sent, Set<String> others, Around around) {
     Optional<ItemCard> before = id == null ? Optional.empty() : Optional.of(card(id));
     boolean locked = id != null && items.moved(id);
     Map<String, String> crossed = new HashMap<>();
     Map<String, String> typed =
-        id == null ? coded(sent, others) : Shown.merged(sent, fields(id), crossed);
+        id == null
+            ? coded(sent, others)
+            : Shown.merged(sent, fields(before.get(), taxes.ofItem(id)), crossed);
     ItemForm form = new ItemForm(typed);
     form.faults().putAll(crossed);
     ItemCard card =
@@ -80,9 +105,9 @@ class ItemKeeper {
             before,
             locked,
             id == null || items.stock(id).onHand() == 0,
-            groups.tree(),
-            accounts.all(),
-            items.prices(id == null ? 0 : id));
+            around.groups(),
+            around.accounts(),
+            around.lists());
     taken("code", card.code(), card.id(), " has this code already.", form.faults());
     if (!card.gtin().isEmpty())
       taken("gtin", card.gtin(), card.id(), " has this barcode already.", form.faults());
@@ -95,7 +120,7 @@ class ItemKeeper {
               "kind",
               "It has been sold already: its card has \"Keep it in stock from a date on\", which"
                   + " gives those sales their cost.");
-    ItemStore.Along along = form.along(groups.tree(), items.prices(0));
+    ItemStore.Along along = form.along(around.groups(), around.lists());
     return new Read(card, along, typed, form.faults(), locked);
   }
 

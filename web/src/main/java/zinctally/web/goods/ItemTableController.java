@@ -23,7 +23,9 @@ import zinctally.store.goods.ItemCard;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.GoodsListings;
+import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
+import zinctally.store.listing.Page;
 import zinctally.web.listing.ListingPage;
 import zinctally.web.shell.SetsUp;
 import zinctally.web.shell.Shown;
@@ -78,17 +80,21 @@ class ItemTableController {
   @SetsUp
   @GetMapping("/goods/many")
   String many(HttpServletRequest request, Model model) {
-    Ask ask = pages.ask(GoodsListings.items(), request);
+    Listing listing = GoodsListings.items();
+    Ask ask = pages.ask(listing, request);
+    Page page = lists.page(listing, ask);
+    List<Long> ids = page.rows().stream().map(r -> ((Number) r.get("id")).longValue()).toList();
     List<ItemTable.Row> rows = new ArrayList<>();
-    for (Map<String, Object> row : lists.page(GoodsListings.items(), ask).rows())
-      rows.add(shown(((Number) row.get("id")).longValue()));
+    keeper
+        .fields(ids)
+        .forEach(
+            (id, cells) -> {
+              cells.put(Shown.FIELD, Shown.write(cells));
+              rows.add(new ItemTable.Row(id, cells, Map.of()));
+            });
+    model.addAttribute("filter", ask.filter());
+    model.addAttribute("next", pages.next(page, request).orElse(null));
     return page(new ItemTable(rows), model);
-  }
-
-  private ItemTable.Row shown(long id) {
-    Map<String, String> cells = new HashMap<>(keeper.fields(id));
-    cells.put(Shown.FIELD, Shown.write(cells));
-    return new ItemTable.Row(id, cells, Map.of());
   }
 
   private String page(ItemTable table, Model model) {
@@ -142,13 +148,14 @@ class ItemTableController {
     List<ItemTable.Row> rows = new ArrayList<>();
     List<ItemKeeper.Read> good = new ArrayList<>();
     Set<String> codes = new HashSet<>();
+    ItemKeeper.Around around = keeper.around();
     for (ItemTable.Row row : table.rows()) {
       if (row.blank()) continue;
       if (row.id() != 0 && !row.changed()) {
         rows.add(row);
         continue;
       }
-      ItemKeeper.Read read = read(row, codes);
+      ItemKeeper.Read read = read(row, codes, around);
       if (!codes.add(read.card().code().toUpperCase(Locale.ROOT)))
         read.faults().put("code", "Another row has this code.");
       rows.add(row.wrong(read.faults()));
@@ -162,11 +169,11 @@ class ItemTableController {
   }
 
   /** A row's cells over all that the item has besides. */
-  private ItemKeeper.Read read(ItemTable.Row row, Set<String> codes) {
-    if (row.id() == 0) return keeper.read(null, row.cells(), codes);
+  private ItemKeeper.Read read(ItemTable.Row row, Set<String> codes, ItemKeeper.Around around) {
+    if (row.id() == 0) return keeper.read(null, row.cells(), codes, around);
     Map<String, String> typed =
         new HashMap<>(Shown.read(row.cells().getOrDefault(Shown.FIELD, "")));
     typed.putAll(row.cells());
-    return keeper.read(row.id(), typed, codes);
+    return keeper.read(row.id(), typed, codes, around);
   }
 }

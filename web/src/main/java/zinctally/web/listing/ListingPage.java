@@ -11,12 +11,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
+import zinctally.store.listing.Page;
 import zinctally.web.shell.DaySpan;
 import zinctally.web.shell.Say;
 
@@ -91,6 +93,12 @@ public class ListingPage {
     return ask(request, narrowing(listing, request));
   }
 
+  /** Where a list goes on that a page shows in its own way; empty at its end. */
+  public Optional<String> next(Page page, HttpServletRequest request) {
+    return Optional.ofNullable(page.next())
+        .map(after -> Address.of(request, OWN).with("after", after).toString());
+  }
+
   private Narrowing narrowing(Listing listing, HttpServletRequest request) {
     return Narrowing.read(listing, request, say.coin(), LocalDate.now(clock));
   }
@@ -140,7 +148,7 @@ public class ListingPage {
   }
 
   private View view(Listing listing, Ask ask, Narrowing narrowing, HttpServletRequest request) {
-    var page = store.page(listing, ask);
+    Page page = store.page(listing, ask);
     Address here = Address.of(request, OWN);
     String sort = ask.sort().isEmpty() ? listing.sort() : ask.sort();
     List<Head> heads =
@@ -157,7 +165,7 @@ public class ListingPage {
         heads,
         page.rows().stream().map(row -> cells.row(listing, row)).toList(),
         ask.after().isEmpty() ? cells.foot(listing, store.totals(listing, ask, page)) : null,
-        page.next() == null ? null : here.with("after", page.next()).toString(),
+        next(page, request).orElse(null),
         listing.empty(),
         ListingFiles.FORMS.stream()
             .map(f -> new ListPage.Link(f.toUpperCase(Locale.ROOT), here.with("as", f).toString()))

@@ -26,6 +26,7 @@ import zinctally.store.listing.Narrow;
  */
 final class Narrowing {
   private static final String IN = "in.";
+  private static final String WORDS = "words";
   private static final int LONGEST = 120;
 
   /**
@@ -36,6 +37,13 @@ final class Narrowing {
    * @param wrong a sentence when what was typed cannot be read; empty else
    */
   record Box(String name, String label, String hint, String typed, String wrong) {
+    /** What can be typed, in a sentence. */
+    public String help() {
+      return hint.equals(WORDS)
+          ? "Words that all occur; a comma stands between for either."
+          : "The least or the most of it, itself with it; of days also a month or a year.";
+    }
+
     /** Of the sentence that says what is wrong. */
     public String id() {
       return "wrong-" + name.replace('.', '-');
@@ -88,8 +96,7 @@ final class Narrowing {
   private void text(Column column) {
     String name = IN + column.key();
     String typed = typed(name);
-    boxes.put(
-        column.key(), List.of(new Box(name, column.heading() + " holds", "words", typed, "")));
+    boxes.put(column.key(), List.of(new Box(name, column.heading() + " holds", WORDS, typed, "")));
     List<List<String>> either =
         Arrays.stream(typed.toLowerCase(Locale.ROOT).split(","))
             .map(one -> Arrays.stream(one.split("\\s+")).filter(w -> !w.isEmpty()).toList())

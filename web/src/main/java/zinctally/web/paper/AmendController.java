@@ -200,7 +200,7 @@ class AmendController {
     PaperKind kind = paper.kind();
     model.addAttribute("paper", paper);
     model.addAttribute("version", texts.version(id, version));
-    model.addAttribute("form", forms.has(kind) ? forms.of(kind) : null);
+    model.addAttribute("form", forms.of(kind));
     model.addAttribute("text", texts.read(id, version, kind));
     if (version > 1)
       model.addAttribute(

@@ -6,7 +6,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -76,20 +75,13 @@ class SalesController {
         "margins", LinePicture.of(months.stream().map(SalesStore.Month::margin).toList(), 760, 90));
     model.addAttribute(
         "more",
-        Stream.concat(
-                Arrays.stream(SalesListings.By.values())
-                    .filter(b -> b != way)
-                    .map(
-                        b ->
-                            new ListPage.Link(
-                                "by " + b.words(),
-                                "/sell/sales/"
-                                    + b.words()
-                                    + "?from="
-                                    + days.from()
-                                    + "&to="
-                                    + days.to())),
-                Stream.of(new ListPage.Link("commission basis", "/sell/commission")))
+        Arrays.stream(SalesListings.By.values())
+            .filter(b -> b != way)
+            .map(
+                b ->
+                    new ListPage.Link(
+                        "by " + b.words(),
+                        "/sell/sales/" + b.words() + "?from=" + days.from() + "&to=" + days.to()))
             .toList());
     model.addAttribute("above", "sell/sales");
     return page.under(
