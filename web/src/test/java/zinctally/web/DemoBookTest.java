@@ -7,10 +7,13 @@ import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FormData;
 import com.microsoft.playwright.options.RequestOptions;
+import java.io.ByteArrayInputStream;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.dhatim.fastexcel.reader.ReadableWorkbook;
+import org.dhatim.fastexcel.reader.Row;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -341,6 +344,27 @@ class DemoBookTest {
         .contains("Wickmere Bee Yard");
     byte[] xlsx = page.request().get(desk.address + "/goods?as=xlsx&filter=extractor").body();
     assertThat(new String(xlsx, 0, 2)).isEqualTo("PK");
+  }
+
+  @Test
+  void a_spreadsheet_has_real_dates_figures_and_sums_that_live() throws Exception {
+    byte[] file =
+        page.request()
+            .get(desk.address + "/sell?as=xlsx&in.date.from=2026-10&in.total.to=x")
+            .body();
+    try (ReadableWorkbook book = new ReadableWorkbook(new ByteArrayInputStream(file))) {
+      List<Row> rows = book.getFirstSheet().read();
+      assertThat(rows.get(0).getCellText(0)).isEqualTo("Invoices");
+      assertThat(rows.get(1).getCellText(0))
+          .contains("Date: from 2026-10")
+          .contains("Total is not narrowed: \"x\" is not a figure");
+      Row first = rows.stream().filter(r -> r.getRowNum() == 5).findFirst().orElseThrow();
+      assertThat(first.getCellAsDate(0).orElseThrow().getYear()).isEqualTo(2026);
+      assertThat(first.getCellAsNumber(5)).isPresent();
+      Row last = rows.get(rows.size() - 1);
+      assertThat(last.getCellText(0)).isEqualTo("In all " + (rows.size() - 4));
+      assertThat(last.getCell(5).getFormula()).startsWith("SUM(F5:F");
+    }
   }
 
   /** What is written on a sheet, or by the check, begins elsewhere. */
