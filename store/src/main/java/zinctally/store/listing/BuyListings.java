@@ -223,7 +223,8 @@ public final class BuyListings {
             Papers.what(),
             Papers.reasons(),
             Papers.stock("Left at cost", "-"),
-            Papers.total("Credit"),
+            // a return and the credit note that answers it are one credit, not two
+            Papers.total("Credit").apart(),
             Papers.state()),
         PaperKind.SUPPLIER_RETURN,
         PaperKind.SUPPLIER_CREDIT);
