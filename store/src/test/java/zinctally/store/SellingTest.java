@@ -14,11 +14,11 @@ import org.junit.jupiter.api.Test;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.Catalogues;
-import zinctally.store.goods.ItemStore;
+import zinctally.store.goods.StockStore;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.OrderListings;
-import zinctally.store.paper.PaperStore;
+import zinctally.store.paper.SettledStore;
 import zinctally.store.sell.TillStore;
 
 /** Orders, deliveries and invoices in every order in which they go. All figures by hand. */
@@ -317,8 +317,8 @@ class SellingTest extends OneBookTest {
     long damaged = catalogue.place("Damaged goods").orElseThrow().id();
     assertThat(catalogue.free(item, store).everywhere()).isEqualTo(3_000_000);
     assertThat(catalogue.free(item, damaged).here()).isEqualTo(1_000_000);
-    assertThat(book.get(ItemStore.class).free(List.of(item), "Store", true))
-        .containsExactly(new ItemStore.Free(item, 3_000_000, 3_000_000));
+    assertThat(book.get(StockStore.class).free(List.of(item), "Store", true))
+        .containsExactly(new StockStore.Free(item, 3_000_000, 3_000_000));
     book.sql().sql("update item set reorder_point = 3000000 where code = 'DENT'").update();
     List<Object> toOrder = new ArrayList<>();
     book.get(ListingStore.class)
@@ -379,7 +379,7 @@ class SellingTest extends OneBookTest {
               "TWICE",
               "1",
               "5.00");
-    PaperStore papers = book.get(PaperStore.class);
+    SettledStore papers = book.get(SettledStore.class);
     for (long invoice : invoices) {
       long payment =
           book.paper(
@@ -390,10 +390,10 @@ class SellingTest extends OneBookTest {
               book.number(invoice),
               "5");
       assertThat(papers.settledBy(invoice))
-          .extracting(PaperStore.Settled::number)
+          .extracting(SettledStore.Settled::number)
           .containsExactly(book.number(payment));
       assertThat(papers.settles(payment))
-          .extracting(PaperStore.Settled::amount)
+          .extracting(SettledStore.Settled::amount)
           .containsExactly(500L);
     }
   }

@@ -29,6 +29,16 @@ public interface Paper {
     return this;
   }
 
+  /** What is made with it: items it names for the first time, and prices it brings. */
+  default List<Newcomer> newcomers() {
+    return items().stream().filter(i -> i.id() < 0).map(i -> new Newcomer(i, "", null)).toList();
+  }
+
+  /** The item that is kept in stock from it on. */
+  default Optional<Item> stocks() {
+    return Optional.empty();
+  }
+
   /** Items its lines speak of. */
   default List<Item> items() {
     return rows().stream().map(Row::item).filter(Objects::nonNull).toList();

@@ -6,6 +6,7 @@ import static zinctally.core.papers.PaperKind.Trait.BRINGS_IN;
 import static zinctally.core.papers.PaperKind.Trait.BY_HAND;
 import static zinctally.core.papers.PaperKind.Trait.CHANGES_ITEMS;
 import static zinctally.core.papers.PaperKind.Trait.COUNTER;
+import static zinctally.core.papers.PaperKind.Trait.CREDITS;
 import static zinctally.core.papers.PaperKind.Trait.HANDED;
 import static zinctally.core.papers.PaperKind.Trait.MENDS;
 import static zinctally.core.papers.PaperKind.Trait.MOVES_GOODS;
@@ -26,14 +27,16 @@ import java.util.Set;
 
 /** The papers that can be written. */
 public enum PaperKind {
-  OPENING_BALANCES("Opening balances", "OB", "prove", "take over start"),
-  OPENING_STOCK("Opening stock", "OS", "goods", "take over start", SHEET),
-  OPENING_PARTIES("Opening bills and invoices", "OP", "prove", "take over open items"),
-  PURCHASE_ORDER("Purchase order", "PO", "buy", "po buy", ORDERS, PRICED, HANDED, REPEATS),
-  RECEIPT("Receipt", "R", "buy", "goods received arrived came", MOVES_GOODS, VALUED, BRINGS_IN),
+  OPENING_BALANCES("Opening balances", "OB", "", "prove", "take over start"),
+  OPENING_STOCK("Opening stock", "OS", "", "goods", "take over start", SHEET),
+  OPENING_PARTIES("Opening bills and invoices", "OP", "", "prove", "take over open items"),
+  PURCHASE_ORDER("Purchase order", "PO", "o", "buy", "po buy", ORDERS, PRICED, HANDED, REPEATS),
+  RECEIPT(
+      "Receipt", "R", "r", "buy", "goods received arrived came", MOVES_GOODS, VALUED, BRINGS_IN),
   BILL(
       "Supplier bill",
       "B",
+      "b",
       "buy",
       "purchase vendor invoice",
       MOVES_GOODS,
@@ -43,15 +46,23 @@ public enum PaperKind {
       BRINGS_IN,
       ASKS_OF_PARTY),
   CHARGE(
-      "Charges on goods", "CH", "buy", "freight duty landed cost carriage", VALUED, ASKS_OF_PARTY),
-  SUPPLIER_RETURN("Return to supplier", "RS", "buy", "send back defect", MOVES_GOODS, VALUED),
-  SUPPLIER_CREDIT("Supplier's credit note", "SC", "buy", "credited", VALUED, ASKS_OF_PARTY),
-  SUPPLIER_PAYMENT("Payment to supplier", "PS", "buy", "pay bill", PAYS, HANDED),
-  SALES_ORDER("Sales order", "SO", "sell", "so", ORDERS, PRICED, HANDED, ASKS_OF_PARTY),
-  DELIVERY("Delivery", "D", "sell", "ship send goods", MOVES_GOODS, SENDS, HANDED),
+      "Charges on goods",
+      "CH",
+      "c",
+      "buy",
+      "freight duty landed cost carriage",
+      VALUED,
+      ASKS_OF_PARTY),
+  SUPPLIER_RETURN("Return to supplier", "RS", "", "buy", "send back defect", MOVES_GOODS, VALUED),
+  SUPPLIER_CREDIT(
+      "Supplier's credit note", "SC", "", "buy", "credited", VALUED, ASKS_OF_PARTY, CREDITS),
+  SUPPLIER_PAYMENT("Payment to supplier", "PS", "p", "buy", "pay bill", PAYS, HANDED),
+  SALES_ORDER("Sales order", "SO", "s", "sell", "so", ORDERS, PRICED, HANDED, ASKS_OF_PARTY),
+  DELIVERY("Delivery", "D", "d", "sell", "ship send goods", MOVES_GOODS, SENDS, HANDED),
   INVOICE(
       "Invoice",
       "INV",
+      "i",
       "sell",
       "sale sell",
       MOVES_GOODS,
@@ -63,6 +74,7 @@ public enum PaperKind {
   COUNTER_SALE(
       "Counter sale",
       "CS",
+      "",
       "sell",
       "cash sale shop",
       MOVES_GOODS,
@@ -75,27 +87,30 @@ public enum PaperKind {
   CUSTOMER_RETURN(
       "Customer return",
       "RC",
+      "",
       "sell",
       "refund credit note exchange brought back",
       MOVES_GOODS,
       VALUED,
       HANDED),
-  CUSTOMER_PAYMENT("Payment from customer", "PC", "sell", "received money paid", PAYS, HANDED),
-  ADJUSTMENT("Adjustment", "A", "handle", "breakage loss found shrinkage waste", MOVES_GOODS),
-  WRITE_DOWN("Write-down", "WD", "handle", "net realisable value impairment"),
-  START_TRACKING("Start of tracking", "ST", "goods", "keep in stock", CHANGES_ITEMS),
-  RECOSTING("Recosting", "RK", "prove", "put right", STAYS, MENDS),
-  JOURNAL("Journal by hand", "J", "prove", "manual entry ledger correction", BY_HAND);
+  CUSTOMER_PAYMENT("Payment from customer", "PC", "m", "sell", "received money paid", PAYS, HANDED),
+  ADJUSTMENT("Adjustment", "A", "a", "handle", "breakage loss found shrinkage waste", MOVES_GOODS),
+  WRITE_DOWN("Write-down", "WD", "w", "handle", "net realisable value impairment"),
+  START_TRACKING("Start of tracking", "ST", "", "goods", "keep in stock", CHANGES_ITEMS),
+  RECOSTING("Recosting", "RK", "", "prove", "put right", STAYS, MENDS),
+  JOURNAL("Journal by hand", "J", "j", "prove", "manual entry ledger correction", BY_HAND);
 
   private final String words;
   private final String prefix;
+  private final String key;
   private final String area;
   private final String known;
   private final Set<Trait> traits;
 
-  PaperKind(String words, String prefix, String area, String known, Trait... traits) {
+  PaperKind(String words, String prefix, String key, String area, String known, Trait... traits) {
     this.words = words;
     this.prefix = prefix;
+    this.key = key;
     this.area = area;
     this.known = known;
     this.traits = Set.of(traits);
@@ -115,6 +130,8 @@ public enum PaperKind {
     BILLS,
     /** It is an order: it binds, and moves and books nothing. */
     ORDERS,
+    /** It answers goods that went back. */
+    CREDITS,
     /** It is written at the counter, over a till. */
     COUNTER,
     /** It is typed on a sheet of its own, whose columns are its own. */
@@ -163,6 +180,11 @@ public enum PaperKind {
   /** What its numbers start with. */
   public String prefix() {
     return prefix;
+  }
+
+  /** The letter that begins one after {@code n}; empty when no key does. */
+  public String key() {
+    return key;
   }
 
   /** The area of the thumb index it belongs to. */

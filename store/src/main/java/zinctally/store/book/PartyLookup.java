@@ -12,14 +12,19 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.back.CreditDue;
 import zinctally.core.papers.money.OpenItem;
 
 /** Finds customers and suppliers and what they owe or are owed, without the paper being amended. */
 final class PartyLookup {
   private final JdbcClient sql;
+
   private final long amends;
+
   private final Catalogue.Rules rules;
+
   private final Map<String, Optional<Party>> parties = new HashMap<>();
+
   private final Map<Long, Long> limits = new HashMap<>();
 
   PartyLookup(JdbcClient sql, long amends, Catalogue.Rules rules) {
@@ -96,6 +101,48 @@ final class PartyLookup {
                     + row.getString(2)
                     + ", "
                     + rules.coin().say(row.getLong(3)))
+        .optional();
+  }
+
+  /** A return to supplier that waits whole for its credit note. */
+  Optional<CreditDue> creditDue(long party, String returnNumber) {
+    return openItems(party).stream()
+        .filter(o -> o.open() > 0 && o.open() == o.amount())
+        .filter(o -> isReturn(o.id(), returnNumber))
+        .findFirst()
+        .flatMap(this::creditDue);
+  }
+
+  private boolean isReturn(long openItem, String number) {
+    return sql.sql(
+            "select exists (select 1 from open_item o join paper p on p.id = o.paper_id"
+                + " join paper_kind k on k.kind = p.kind and k.back"
+                + " where o.id = ? and p.number = ?)")
+        .params(openItem, number.strip())
+        .query(Boolean.class)
+        .single();
+  }
+
+  private Optional<CreditDue> creditDue(OpenItem item) {
+    return sql.sql(
+            """
+            select p.number, p.date, p.net, p.tax, t.id as rate, t.code, t.name, t.percent
+            from open_item o join paper p on p.id = o.paper_id
+            left join paper_line l on l.paper_id = p.id and l.version = p.version
+              and l.tax_rate_id is not null
+            left join tax_rate t on t.id = l.tax_rate_id
+            where o.id = ? order by l.line limit 1
+            """)
+        .param(item.id())
+        .query(
+            (row, n) ->
+                new CreditDue(
+                    item,
+                    row.getString(1),
+                    row.getObject(2, LocalDate.class),
+                    row.getLong(3),
+                    row.getLong(4),
+                    NamedLookup.rate(row)))
         .optional();
   }
 }

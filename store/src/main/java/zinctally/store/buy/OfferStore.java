@@ -1,11 +1,14 @@
 package zinctally.store.buy;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.flow.Trading;
 
 /** What a party's earlier papers still wait for, to be taken into a new one. */
 @Repository
@@ -39,37 +42,26 @@ public class OfferStore {
 
   /** What can be taken into a paper of this kind, oldest first. */
   public List<Offer> offers(PaperKind kind, long party) {
-    List<Offer> offers = new ArrayList<>();
-    if (kind == PaperKind.RECEIPT) {
-      offers.addAll(some(party, "'ORDERED_GOODS'", APPROVED));
-      offers.addAll(some(party, "'BILLED_GOODS'", ""));
-    } else if (kind == PaperKind.BILL) {
-      offers.addAll(some(party, "'RECEIVED_BILL'", ""));
-      offers.addAll(some(party, "'ORDERED_BILL'", APPROVED + NOT_ONLY_RECEIVED));
-    } else if (kind == PaperKind.DELIVERY)
-      offers.addAll(some(party, "'PROMISED_GOODS', 'INVOICED_GOODS'", NOT_OF_ORDER));
-    else if (kind == PaperKind.INVOICE) {
-      offers.addAll(some(party, "'SENT_INVOICE'", ""));
-      offers.addAll(some(party, "'PROMISED_INVOICE'", NOT_ONLY_RECEIVED));
-    } else if (kind == PaperKind.SUPPLIER_CREDIT) offers.addAll(returns(party));
-    return offers;
+    if (kind.is(Trait.CREDITS)) return returns(party);
+    Set<Awaits> brings = Trading.broughtBy(kind);
+    return brings.isEmpty() ? List.of() : waiting(party, brings);
   }
 
-  private static final String APPROVED =
+  /**
+   * An order that waits for approval is not offered to buy on. An invoice sent ahead of an order's
+   * goods waits for the same goods as the order. An order whose open bill is all for goods that are
+   * here is offered by its receipts.
+   */
+  private static final String OFFERED =
       """
-       and exists (select 1 from order_head d join book b on b.id = 1
-        where d.paper_id = p.id and (d.approved_at is not null or b.approver = ''))""";
+       and (a.what not in ('ORDERED_GOODS', 'ORDERED_BILL') or exists (
+         select 1 from order_head d join book b on b.id = 1
+         where d.paper_id = p.id and (d.approved_at is not null or b.approver = '')))
+       and (a.what <> 'INVOICED_GOODS' or a.order_paper = 0)
+       and (a.what not in ('ORDERED_BILL', 'PROMISED_INVOICE')
+         or a.open_quantity > coalesce(h.here, 0))""";
 
-  /** An invoice sent ahead of an order's goods waits for the same goods. */
-  private static final String NOT_OF_ORDER =
-      " and (a.what = 'PROMISED_GOODS' or a.order_paper = 0)";
-
-  /** An order whose open bill is all for goods that are here is offered by its receipts. */
-  private static final String NOT_ONLY_RECEIVED =
-      """
-       and a.open_quantity > coalesce(h.here, 0)""";
-
-  private List<Offer> some(long party, String what, String more) {
+  private List<Offer> waiting(long party, Set<Awaits> what) {
     return sql.sql(
             """
             select p.id, p.kind, p.number, p.date, p.reference, o.number as order_number,
@@ -91,12 +83,11 @@ public class OfferStore {
               where what in ('RECEIVED_BILL', 'SENT_INVOICE') and party_id = :party and open_quantity > 0
               group by order_paper, order_line) h
               on a.what in ('ORDERED_BILL', 'PROMISED_INVOICE') and h.order_paper = a.paper_id and h.order_line = a.line
-            where a.party_id = :party and a.open_quantity > 0 and a.what in ("""
-                + what
-                + ")"
-                + more
+            where a.party_id = :party and a.open_quantity > 0 and a.what in (:what)"""
+                + OFFERED
                 + " group by p.id order by p.date, p.id limit :most")
         .param("party", party)
+        .param("what", what.stream().map(Awaits::name).toList())
         .param("most", MOST)
         .query(
             (row, n) ->
@@ -116,7 +107,7 @@ public class OfferStore {
   private List<Offer> returns(long party) {
     return sql.sql(
             """
-            select p.id, p.number, p.date, p.reference,
+            select p.id, p.number, p.date, p.reference, p.kind,
               (select group_concat(i.name order by l.line separator ', ') from paper_line l
                join item i on i.id = l.item_id
                where l.paper_id = p.id and l.version = p.version) as items, o.open
@@ -130,14 +121,14 @@ public class OfferStore {
             (row, n) ->
                 new Offer(
                     row.getLong(1),
-                    PaperKind.SUPPLIER_RETURN,
+                    PaperKind.valueOf(row.getString(5)),
                     row.getString(2),
                     row.getObject(3, LocalDate.class),
                     row.getString(4),
                     null,
-                    row.getString(5),
+                    row.getString(6),
                     1,
-                    row.getLong(6)))
+                    row.getLong(7)))
         .list();
   }
 }

@@ -27,7 +27,7 @@ public class LotStore {
       String itemName,
       boolean serial,
       long onHand,
-      List<ItemStore.AtPlace> places,
+      List<StockStore.AtPlace> places,
       List<Step> steps) {}
 
   /**
@@ -71,14 +71,14 @@ public class LotStore {
         .optional();
   }
 
-  private List<ItemStore.AtPlace> places(long id) {
+  private List<StockStore.AtPlace> places(long id) {
     return sql.sql(
             """
             select p.name, s.quantity from lot_stock s join place p on p.id = s.place_id
             where s.lot_id = ? and s.quantity <> 0 order by p.name
             """)
         .param(id)
-        .query((row, n) -> new ItemStore.AtPlace(row.getString(1), row.getLong(2)))
+        .query((row, n) -> new StockStore.AtPlace(row.getString(1), row.getLong(2)))
         .list();
   }
 

@@ -19,36 +19,37 @@ public final class HandleListings {
   /** Every line of an adjustment: what was found or is gone, why, and what it was worth. */
   public static Listing adjustments() {
     return new Listing(
-        "Adjustments",
-        """
+            "Adjustments",
+            """
         paper p straight_join paper_line n on n.paper_id = p.id and n.version = p.version
         straight_join item i on i.id = n.item_id left join place l on l.id = n.place_id
-        where p.kind = :kind""",
-        Map.of("kind", PaperKind.ADJUSTMENT.name(), "part", Plan.PART),
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("item_id", "", "i.id", HIDDEN),
-            new Column("date", "Date", "p.date", DATE),
-            new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
-            new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
-            new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
-            new Column("place", "At", "l.name", TEXT),
-            new Column("reason", "Reason", "n.wording", TEXT),
-            new Column("up", "Found", "if(n.quantity > 0, n.quantity, null)", QUANTITY),
-            new Column("down", "Gone", "if(n.quantity < 0, -n.quantity, null)", QUANTITY),
-            new Column(
-                "value",
-                "Value",
-                """
+        where p.kind in (:kinds)""",
+            Map.of("part", Plan.PART),
+            List.of(
+                new Column("id", "", "p.id", HIDDEN),
+                new Column("item_id", "", "i.id", HIDDEN),
+                new Column("date", "Date", "p.date", DATE),
+                new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
+                new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+                new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
+                new Column("place", "At", "l.name", TEXT),
+                new Column("reason", "Reason", "n.wording", TEXT),
+                new Column("up", "Found", "if(n.quantity > 0, n.quantity, null)", QUANTITY),
+                new Column("down", "Gone", "if(n.quantity < 0, -n.quantity, null)", QUANTITY),
+                new Column(
+                    "value",
+                    "Value",
+                    """
                 (select nullif(sum(e.booked), 0) from cost_event e
                  where e.paper_id = p.id and e.line % :part = n.line and not e.gone)""",
-                MONEY,
-                Papers.PAPER),
-            Papers.state(),
-            new Column("who", "Posted by", "p.posted_by", TEXT)),
-        "concat(lpad(p.id, 12, '0'), '.', lpad(n.line, 8, '0'))",
-        "-date",
-        "No adjustment yet. Press n, then a, when jars break or are found.");
+                    MONEY,
+                    Papers.PAPER),
+                Papers.state(),
+                new Column("who", "Posted by", "p.posted_by", TEXT)),
+            "concat(lpad(p.id, 12, '0'), '.', lpad(n.line, 8, '0'))",
+            "-date",
+            "No adjustment yet. Press n, then a, when jars break or are found.")
+        .of(PaperKind.ADJUSTMENT);
   }
 
   /** Write-downs, and what was taken back of them. */

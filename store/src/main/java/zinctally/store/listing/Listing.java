@@ -1,7 +1,10 @@
 package zinctally.store.listing;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
+import zinctally.core.papers.PaperKind;
 
 /**
  * A list that can be filtered, sorted, added up, paged by key and exported. The SQL is written by
@@ -13,6 +16,7 @@ import java.util.Map;
  * @param id a unique expression that breaks ties
  * @param sort key of the column it is sorted by at first, one that is never null; with a leading
  *     minus, descending
+ * @param of the papers it is a list of; none when it is about something else
  * @param most rows that are added up at most, so that no page waits for the whole history
  */
 public record Listing(
@@ -23,6 +27,7 @@ public record Listing(
     String id,
     String sort,
     String empty,
+    List<PaperKind> of,
     int most) {
   private static final int USUAL = 10_000;
 
@@ -34,12 +39,19 @@ public record Listing(
       String id,
       String sort,
       String empty) {
-    this(name, from, params, columns, id, sort, empty, USUAL);
+    this(name, from, params, columns, id, sort, empty, List.of(), USUAL);
   }
 
   /** The same, added up to more rows: for lists that grow with what is sold, not with sales. */
   public Listing addedUpTo(int rows) {
-    return new Listing(name, from, params, columns, id, sort, empty, rows);
+    return new Listing(name, from, params, columns, id, sort, empty, of, rows);
+  }
+
+  /** The same, a list of papers of these kinds, whose names its SQL has as {@code :kinds}. */
+  Listing of(PaperKind... kinds) {
+    Map<String, Object> all = new HashMap<>(params);
+    all.put("kinds", Stream.of(kinds).map(PaperKind::name).toList());
+    return new Listing(name, from, all, columns, id, sort, empty, List.of(kinds), most);
   }
 
   /** What a column holds, and so how it is shown, compared and exported. */

@@ -62,20 +62,21 @@ final class Papers {
    */
   static Listing list(String name, String empty, List<Column> columns, PaperKind... kinds) {
     return new Listing(
-        name,
-        FROM,
-        Map.of("kinds", Stream.of(kinds).map(PaperKind::name).toList()),
-        Stream.concat(
-                Stream.of(
-                    new Column("id", "", "p.id", HIDDEN),
-                    new Column("party_id", "", "w.id", HIDDEN),
-                    new Column("date", "Date", "p.date", DATE),
-                    new Column("number", "Number", "p.number", TEXT, PAPER)),
-                columns.stream())
-            .toList(),
-        "p.id",
-        "-date",
-        empty);
+            name,
+            FROM,
+            Map.of(),
+            Stream.concat(
+                    Stream.of(
+                        new Column("id", "", "p.id", HIDDEN),
+                        new Column("party_id", "", "w.id", HIDDEN),
+                        new Column("date", "Date", "p.date", DATE),
+                        new Column("number", "Number", "p.number", TEXT, PAPER)),
+                    columns.stream())
+                .toList(),
+            "p.id",
+            "-date",
+            empty)
+        .of(kinds);
   }
 
   static Column supplier() {

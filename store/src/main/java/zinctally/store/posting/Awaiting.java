@@ -7,136 +7,20 @@ import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import zinctally.core.ledger.Role;
-import zinctally.core.papers.Fault;
-import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.plan.Plan;
 
 /** What lines of papers wait for, and what later papers bring of it. */
 @Component
 class Awaiting {
   private final JdbcClient sql;
-  private final JdbcTemplate jdbc;
 
-  Awaiting(JdbcClient sql, JdbcTemplate jdbc) {
+  private final JdbcTemplate jdbc;
+  private final OwnWaits waits;
+
+  Awaiting(JdbcClient sql, JdbcTemplate jdbc, OwnWaits waits) {
     this.sql = sql;
     this.jdbc = jdbc;
-  }
-
-  /**
-   * What a posted line waits for.
-   *
-   * @param filled millionths that other papers have brought
-   * @param filledValue minor units they have taken off
-   * @param by those papers' numbers; null for none
-   */
-  private record Own(
-      long id,
-      Awaits what,
-      int line,
-      long item,
-      String itemName,
-      long quantity,
-      long value,
-      long openQuantity,
-      long openValue,
-      long filled,
-      long filledValue,
-      String by) {}
-
-  private List<Own> own(long paper) {
-    return sql.sql(
-            """
-            select a.*, i.name, coalesce(f.quantity, 0) as filled,
-              coalesce(f.value, 0) as filled_value, f.numbers
-            from awaited a join item i on i.id = a.item_id
-            left join (
-              select f.awaited_id, sum(f.quantity) as quantity, sum(f.value) as value,
-                group_concat(distinct if(p.state = 'POSTED', p.number, null)
-                             order by p.id separator ', ') as numbers
-              from awaited o join fulfilment f on f.awaited_id = o.id and f.paper_id <> o.paper_id
-              join paper p on p.id = f.paper_id
-              where o.paper_id = :paper group by f.awaited_id) f on f.awaited_id = a.id
-            where a.paper_id = :paper order by a.id
-            """)
-        .param("paper", paper)
-        .query(
-            (row, n) ->
-                new Own(
-                    row.getLong("id"),
-                    Awaits.valueOf(row.getString("what")),
-                    row.getInt("line"),
-                    row.getLong("item_id"),
-                    row.getString("name"),
-                    row.getLong("quantity"),
-                    row.getLong("value"),
-                    row.getLong("open_quantity"),
-                    row.getLong("open_value"),
-                    row.getLong("filled"),
-                    row.getLong("filled_value"),
-                    row.getString("numbers")))
-        .list();
-  }
-
-  private static Optional<Plan.Wait> same(Own own, List<Plan.Wait> waits) {
-    List<Plan.Wait> alike =
-        waits.stream().filter(w -> w.what() == own.what && w.item() == own.item).toList();
-    return alike.stream()
-        .filter(w -> w.line() == own.line)
-        .findFirst()
-        .or(() -> alike.stream().findFirst());
-  }
-
-  /** What other papers have brought and a next version would no longer wait for as it did. */
-  List<Fault> inTheWay(long paper, Plan next) {
-    List<Fault> faults = new ArrayList<>();
-    List<Plan.Wait> left = new ArrayList<>(next.awaits());
-    for (Own own : own(paper)) {
-      Optional<Plan.Wait> same = same(own, left);
-      same.ifPresent(left::remove);
-      if (own.filled == 0 && own.filledValue == 0) continue;
-      boolean booked = own.what.role() != Role.NONE;
-      boolean stays =
-          same.isPresent()
-              && own.what != Awaits.SENT_INVOICE
-              && (!booked
-                  || same.get().quantity() == own.quantity && same.get().value() == own.value);
-      if (stays) continue;
-      faults.add(
-          Fault.whole(
-              own.by
-                  + " goes on from its line of "
-                  + own.itemName
-                  + (same.isEmpty() || own.what == Awaits.SENT_INVOICE
-                      ? "; void that paper first."
-                      : ", as it stands; void that paper first, or leave quantity and price of"
-                          + " this line.")));
-    }
-    return faults.stream().distinct().toList();
-  }
-
-  /** Papers that took goods with a share which this one had put on goods still to come. */
-  List<Fault> tookShares(long paper) {
-    return sql.sql(
-            """
-            select distinct p.number, i.name from fulfilment f
-            join awaited a on a.id = f.awaited_id and a.paper_id <> f.paper_id
-              and a.what = 'BILLED_GOODS'
-            join fulfilment g on g.awaited_id = a.id and g.paper_id not in (f.paper_id, a.paper_id)
-              and g.quantity > 0 and g.id > f.id
-            join paper p on p.id = g.paper_id and p.state = 'POSTED'
-            join item i on i.id = a.item_id
-            where f.paper_id = ? and f.quantity = 0 and f.value < 0
-            """)
-        .param(paper)
-        .query(
-            (row, n) ->
-                Fault.whole(
-                    row.getString(1)
-                        + " has taken in "
-                        + row.getString(2)
-                        + " with its share of this; void that paper first."))
-        .list();
+    this.waits = waits;
   }
 
   /** Writes what a new paper waits for, and what it brings. */
@@ -212,9 +96,9 @@ class Awaiting {
     for (Row brought : brought(paper, false))
       fill(List.of(brought.takenBack(undo.on(brought.on))), paper);
     List<Plan.Wait> left = new ArrayList<>(next.awaits());
-    List<Own> gone = new ArrayList<>();
-    for (Own own : own(paper)) {
-      Optional<Plan.Wait> same = same(own, left);
+    List<OwnWaits.Own> gone = new ArrayList<>();
+    for (OwnWaits.Own own : waits.of(paper)) {
+      Optional<Plan.Wait> same = OwnWaits.same(own, left);
       same.ifPresent(left::remove);
       if (same.isPresent()) change(own, same.get());
       else gone.add(own);
@@ -225,17 +109,18 @@ class Awaiting {
   }
 
   /** What is waited for no more; what its cost has changed by goes on the days of those changes. */
-  private void end(List<Own> gone, List<Row> changes, Undo undo, long paper, LocalDate date) {
+  private void end(
+      List<OwnWaits.Own> gone, List<Row> changes, Undo undo, long paper, LocalDate date) {
     List<Row> ended = new ArrayList<>();
-    for (Own own : gone) {
-      long value = own.openValue;
+    for (OwnWaits.Own own : gone) {
+      long value = own.openValue();
       for (Row change : changes)
-        if (change.awaited == own.id && change.quantity == 0) {
+        if (change.awaited == own.id() && change.quantity == 0) {
           ended.add(change.takenBack(undo.on(change.on)));
           value += change.value;
         }
-      if (own.openQuantity != 0 || value != 0)
-        ended.add(new Row(own.id, own.line, own.openQuantity, value, undo.on(date), 0));
+      if (own.openQuantity() != 0 || value != 0)
+        ended.add(new Row(own.id(), own.line(), own.openQuantity(), value, undo.on(date), 0));
     }
     fill(ended, paper);
   }
@@ -268,11 +153,11 @@ class Awaiting {
         .list();
   }
 
-  private void change(Own own, Plan.Wait wait) {
+  private void change(OwnWaits.Own own, Plan.Wait wait) {
     sql.sql(
             "delete f from fulfilment f join awaited a on a.id = f.awaited_id"
                 + " where a.id = ? and f.paper_id = a.paper_id")
-        .param(own.id)
+        .param(own.id())
         .update();
     sql.sql(
             """
@@ -284,20 +169,20 @@ class Awaiting {
             wait.party(),
             wait.quantity(),
             wait.value(),
-            wait.quantity() - own.filled,
-            wait.value() - own.filledValue,
+            wait.quantity() - own.filled(),
+            wait.value() - own.filledValue(),
             wait.orderPaper(),
             wait.orderLine(),
-            own.id)
+            own.id())
         .update();
   }
 
   /** The rest of an order that will not come any more. */
   void end(long order, LocalDate on) {
     fill(
-        own(order).stream()
-            .filter(own -> own.openQuantity > 0)
-            .map(own -> new Row(own.id, own.line, own.openQuantity, own.openValue, on, 0))
+        waits.of(order).stream()
+            .filter(own -> own.openQuantity() > 0)
+            .map(own -> new Row(own.id(), own.line(), own.openQuantity(), own.openValue(), on, 0))
             .toList(),
         order);
   }

@@ -12,11 +12,13 @@ import zinctally.core.proof.Proof;
 @Component
 class Entries {
   private final PaperWriter writer;
+  private final JournalWriter journalWriter;
   private final Dues dues;
   private final Awaiting awaiting;
 
-  Entries(PaperWriter writer, Dues dues, Awaiting awaiting) {
+  Entries(PaperWriter writer, JournalWriter journalWriter, Dues dues, Awaiting awaiting) {
     this.writer = writer;
+    this.journalWriter = journalWriter;
     this.dues = dues;
     this.awaiting = awaiting;
   }
@@ -30,10 +32,11 @@ class Entries {
       Optional<Long> till,
       IntConsumer reached) {
     Proof.Work work = worked.work();
-    PaperWriter.Of back = new PaperWriter.Of(paper, version, true, till);
-    Map<LocalDate, Long> reversals = writer.journals(work.reversals(), back, job.stockAccounts());
-    PaperWriter.Of of = new PaperWriter.Of(paper, version, false, till);
-    Map<LocalDate, Long> journals = writer.journals(work.journals(), of, job.stockAccounts());
+    JournalWriter.Of back = new JournalWriter.Of(paper, version, true, till);
+    Map<LocalDate, Long> reversals =
+        journalWriter.write(work.reversals(), back, job.stockAccounts());
+    JournalWriter.Of of = new JournalWriter.Of(paper, version, false, till);
+    Map<LocalDate, Long> journals = journalWriter.write(work.journals(), of, job.stockAccounts());
     reached.accept(55);
     writer.stock(worked, job, paper, journals, reversals, reached);
   }

@@ -18,12 +18,12 @@ class InTheWay {
 
   private final JdbcClient sql;
   private final Dues dues;
-  private final Awaiting awaiting;
+  private final GoesOn goesOn;
 
-  InTheWay(JdbcClient sql, Dues dues, Awaiting awaiting) {
+  InTheWay(JdbcClient sql, Dues dues, GoesOn goesOn) {
     this.sql = sql;
     this.dues = dues;
-    this.awaiting = awaiting;
+    this.goesOn = goesOn;
   }
 
   List<Fault> ofAmending(PaperRows.Posted paper, Plan next, Catalogue.Rules rules) {
@@ -73,8 +73,8 @@ class InTheWay {
 
   private List<Fault> inUse(long paper, Plan next, Catalogue.Rules rules) {
     List<Fault> faults = new ArrayList<>(dues.inTheWay(paper, next, rules.coin()));
-    faults.addAll(awaiting.inTheWay(paper, next));
-    faults.addAll(awaiting.tookShares(paper));
+    faults.addAll(goesOn.inTheWay(paper, next));
+    faults.addAll(goesOn.tookShares(paper));
     return faults;
   }
 

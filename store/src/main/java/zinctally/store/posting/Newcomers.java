@@ -2,6 +2,8 @@ package zinctally.store.posting;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -11,12 +13,10 @@ import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
+import zinctally.core.papers.Newcomer;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.Party;
-import zinctally.core.papers.opening.OpeningStock;
 import zinctally.core.papers.plan.Plan;
-import zinctally.core.papers.stock.StartTracking;
-import zinctally.store.book.BookCatalogue;
 import zinctally.store.goods.GroupStore;
 
 /**
@@ -40,18 +40,15 @@ class Newcomers {
    *
    * @throws Holding.LookAgain when another paper made one of them at the same moment
    */
-  Paper make(Paper paper, BookCatalogue book) {
+  Paper make(Paper paper) {
     Paper known = paper.withParties(this::made);
-    if (known.items().stream().anyMatch(i -> i.id() < 0) && !(known instanceof OpeningStock)) {
-      Map<String, Item> made = new HashMap<>();
-      return known.withItems(
-          item ->
-              item.id() > 0
-                  ? item
-                  : made.computeIfAbsent(item.name().toLowerCase(Locale.ROOT), n -> made(item)));
-    }
-    if (known instanceof StartTracking start) stock(start.item());
-    return known instanceof OpeningStock stock ? made(stock, book) : known;
+    known.stocks().ifPresent(this::stock);
+    List<Newcomer> newcomers = known.newcomers();
+    if (newcomers.isEmpty()) return known;
+    Map<String, Item> made = made(newcomers.stream().filter(Newcomer::isNew).toList());
+    Paper whole = known.withItems(i -> i.id() < 0 ? made.get(Newcomer.key(i)) : i);
+    price(newcomers, made);
+    return whole;
   }
 
   private void stock(Item item) {
@@ -62,36 +59,75 @@ class Newcomers {
     if (stocked == 0) throw new Holding.LookAgain(List.of(item.id()));
   }
 
+  private Map<String, Item> made(List<Newcomer> all) {
+    Map<String, Item> made = new HashMap<>();
+    Map<String, Newcomer> fresh = new LinkedHashMap<>();
+    for (Newcomer one : all) fresh.putIfAbsent(Newcomer.key(one.item()), one);
+    if (fresh.isEmpty()) return made;
+    comeFirst(fresh.values().stream().map(Newcomer::item).toList());
+    Iterator<Long> ids =
+        jdbc.queryForList("select next value for item_id from seq_1_to_" + fresh.size(), Long.class)
+            .iterator();
+    GroupStore.Tree tree = groups.tree();
+    Map<String, Long> groupIds = new HashMap<>();
+    List<Object[]> rows = new ArrayList<>();
+    fresh.forEach(
+        (key, one) -> {
+          Item item = one.item().withId(ids.next());
+          made.put(key, item);
+          boolean named = !item.code().isEmpty();
+          rows.add(
+              new Object[] {
+                item.id(),
+                named ? item.code() : "NEW-" + item.id(),
+                item.name(),
+                item.kind().name(),
+                groupIds.computeIfAbsent(
+                    one.group().toLowerCase(Locale.ROOT), g -> group(tree, one.group())),
+                item.method().name(),
+                item.units().base().rec20(),
+                !named
+              });
+        });
+    jdbc.batchUpdate(
+        "insert into item (id, code, name, kind, group_id, method, base_unit, to_complete)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
+        rows);
+    return made;
+  }
+
   /**
-   * An item made from a line: it has a name, and waits to be completed. Such items are made one
-   * after the other, so that two papers do not make one twice.
+   * Items that have a name alone are made one paper after the other, so that two papers do not make
+   * one twice.
    */
-  private Item made(Item item) {
+  private void comeFirst(List<Item> items) {
+    List<String> names = items.stream().filter(i -> i.code().isEmpty()).map(Item::name).toList();
+    if (names.isEmpty()) return;
     sql.sql("select id from item_group where parent_id is null order by id limit 1 for update")
         .query(Long.class)
         .list();
     List<Long> there =
-        sql.sql("select id from item where name = ? or code = ? limit 1")
-            .params(item.name(), item.name())
+        sql.sql("select id from item where name in (:names) or code in (:names)")
+            .param("names", names)
             .query(Long.class)
             .list();
     if (!there.isEmpty()) throw new Holding.LookAgain(there);
-    long id = sql.sql("select next value for item_id").query(Long.class).single();
-    sql.sql(
-            """
-            insert into item (id, code, name, kind, group_id, method, base_unit, to_complete)
-            values (?, ?, ?, ?, ?, ?, ?, true)
-            """)
-        .params(
-            id,
-            "NEW-" + id,
-            item.name(),
-            item.kind().name(),
-            groups.tree().top().id(),
-            item.method().name(),
-            item.units().base().rec20())
-        .update();
-    return item.withId(id);
+  }
+
+  private void price(List<Newcomer> newcomers, Map<String, Item> made) {
+    List<Newcomer> priced = newcomers.stream().filter(n -> n.price() != null).toList();
+    if (priced.isEmpty()) return;
+    long firstList = sql.sql("select min(id) from price_list").query(Long.class).single();
+    jdbc.batchUpdate(
+        "insert into item_price (item_id, list_id, price) values (?, ?, ?)"
+            + " on duplicate key update price = values(price)",
+        priced.stream()
+            .map(
+                n -> {
+                  Item item = n.isNew() ? made.get(Newcomer.key(n.item())) : n.item();
+                  return new Object[] {item.id(), firstList, n.price()};
+                })
+            .toList());
   }
 
   private Party made(Party party) {
@@ -118,67 +154,6 @@ class Newcomers {
       made.put(lot, new Lot(key.getKey().longValue(), lot.item(), lot.code(), lot.expiry()));
     }
     return plan.with(made);
-  }
-
-  private OpeningStock made(OpeningStock stock, BookCatalogue book) {
-    GroupStore.Tree tree = groups.tree();
-    Map<String, Long> groupIds = new HashMap<>();
-    Map<String, Item> items = new HashMap<>();
-    List<Object[]> itemRows = new ArrayList<>();
-    List<Object[]> prices = new ArrayList<>();
-    List<OpeningStock.Line> lines = new ArrayList<>();
-    long fresh = stock.lines().stream().filter(l -> l.item().id() < 0).count();
-    List<Long> ids =
-        fresh == 0
-            ? List.of()
-            : jdbc.queryForList("select next value for item_id from seq_1_to_" + fresh, Long.class);
-    long firstList = sql.sql("select min(id) from price_list").query(Long.class).single();
-    int next = 0;
-    for (OpeningStock.Line line : stock.lines()) {
-      Item item = line.item();
-      if (item.id() < 0) {
-        String key = item.code().toLowerCase(java.util.Locale.ROOT);
-        if (!items.containsKey(key)) {
-          long group =
-              groupIds.computeIfAbsent(
-                  line.group().toLowerCase(java.util.Locale.ROOT), g -> group(tree, line.group()));
-          Item made = item.withId(ids.get(next++));
-          items.put(key, made);
-          itemRows.add(
-              new Object[] {
-                made.id(),
-                made.code(),
-                made.name(),
-                made.kind().name(),
-                group,
-                made.method().name(),
-                made.units().base().rec20()
-              });
-          if (line.sellingPrice() != null)
-            prices.add(new Object[] {made.id(), firstList, line.sellingPrice()});
-        }
-        item = items.get(key);
-      } else if (line.sellingPrice() != null)
-        prices.add(new Object[] {item.id(), firstList, line.sellingPrice()});
-      lines.add(
-          new OpeningStock.Line(
-              line.row(),
-              item,
-              line.group(),
-              line.quantity(),
-              line.value(),
-              line.sellingPrice(),
-              line.place(),
-              line.numbers()));
-    }
-    jdbc.batchUpdate(
-        "insert into item (id, code, name, kind, group_id, method, base_unit) values (?, ?, ?, ?, ?, ?, ?)",
-        itemRows);
-    jdbc.batchUpdate(
-        "insert into item_price (item_id, list_id, price) values (?, ?, ?)"
-            + " on duplicate key update price = values(price)",
-        prices);
-    return new OpeningStock(stock.date(), lines);
   }
 
   private long group(GroupStore.Tree tree, String name) {

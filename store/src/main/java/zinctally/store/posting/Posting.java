@@ -134,7 +134,7 @@ public class Posting {
     Reading reading = Typing.read(saved.draft(), book);
     reached.accept(5);
     if (reading.paper().isEmpty()) throw new Refused(reading.faults());
-    Paper paper = newcomers.make(reading.paper().get(), book);
+    Paper paper = newcomers.make(reading.paper().get());
     held.addAll(madeWith(paper, reading.paper().get()));
     long sequence =
         before.isPresent()

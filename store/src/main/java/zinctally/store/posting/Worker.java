@@ -11,16 +11,12 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import zinctally.core.cost.Booked;
 import zinctally.core.cost.CannotCost;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.EventKind;
-import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
-import zinctally.core.cost.Position;
 import zinctally.core.cost.PostingDate;
 import zinctally.core.cost.Recost;
-import zinctally.core.cost.Uncovered;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
@@ -36,12 +32,22 @@ import zinctally.store.prove.BalanceStore;
 @Component
 class Worker {
   private final PoolStore pools;
+  private final Replaying replaying;
+
   private final BalanceStore balances;
+
   private final SentCosts sentCosts;
+
   private final JdbcClient sql;
 
-  Worker(PoolStore pools, BalanceStore balances, SentCosts sentCosts, JdbcClient sql) {
+  Worker(
+      PoolStore pools,
+      Replaying replaying,
+      BalanceStore balances,
+      SentCosts sentCosts,
+      JdbcClient sql) {
     this.pools = pools;
+    this.replaying = replaying;
     this.balances = balances;
     this.sentCosts = sentCosts;
     this.sql = sql;
@@ -138,7 +144,7 @@ class Worker {
       papers.put(placed.booked().event().id(), placed.paper());
       lots.put(placed.booked().event().id(), placed.lot());
     }
-    Run run = replay(job, goods, head, placing);
+    Replaying.Run run = replaying.replay(job, goods, head, placing);
     contras.putAll(contrasOf(run.recost.changes()));
     for (Recost.Change change : run.recost.changes()) {
       CostEvent event = change.event();
@@ -190,67 +196,6 @@ class Worker {
 
   private static long signed(CostEvent event) {
     return event.kind() == EventKind.OUT ? -event.quantity() : event.quantity();
-  }
-
-  private static final class Run {
-    private final Map<Long, List<Proof.Draw>> draws = new HashMap<>();
-    private Recost recost;
-    private boolean wasShort;
-    private boolean replayed;
-    private Position from;
-    private Position last;
-    private int since;
-    private long item;
-
-    Worked.PoolAfter kept() {
-      List<PoolStore.Kept> checkpoints = new ArrayList<>();
-      recost
-          .checkpoints()
-          .forEach((at, state) -> checkpoints.add(new PoolStore.Kept(item, at, state, 0)));
-      return new Worked.PoolAfter(
-          new PoolStore.Kept(item, last, recost.end(), since),
-          wasShort,
-          replayed,
-          from,
-          checkpoints);
-    }
-  }
-
-  /** Goes on from the head, or from the latest checkpoint before the first event touched. */
-  private Run replay(Job job, Item item, PoolHead head, Placing placing) {
-    Run run = new Run();
-    run.item = item.id();
-    run.wasShort = !head.state().uncovered().isEmpty();
-    boolean again = job.plan.again().contains(item.id());
-    Position first = placing.first(item.id());
-    run.replayed = again || head.last() != null && !head.last().before(first);
-    PoolHead start =
-        again
-            ? PoolHead.empty(item.id())
-            : run.replayed ? pools.stateBefore(item.id(), first) : head;
-    List<Booked> events = new ArrayList<>();
-    if (run.replayed)
-      for (Booked old : pools.eventsAfter(item.id(), start.last()))
-        if (!placing.isUndone(old.event().id())) events.add(placing.charged(old));
-    placing.added(item.id()).forEach(placed -> events.add(placing.charged(placed.booked())));
-    events.sort(Comparator.comparing(b -> b.event().at()));
-    List<Booked> earlier =
-        pools.events(start.state().uncovered().stream().map(Uncovered::out).toList());
-    Pool pool =
-        pools.pool(
-            item.id(),
-            item.method(),
-            start,
-            again || job.mayGoShort || run.wasShort,
-            (out, arrival, quantity, value) ->
-                run.draws
-                    .computeIfAbsent(out, k -> new ArrayList<>())
-                    .add(new Proof.Draw(arrival, quantity, value)));
-    run.recost = Recost.of(pool, earlier, events, start.sinceCheckpoint());
-    run.from = start.last();
-    run.last = events.isEmpty() ? start.last() : events.get(events.size() - 1).event().at();
-    run.since = (start.sinceCheckpoint() + events.size()) % Recost.STRIDE;
-    return run;
   }
 
   private Map<Long, Long> contrasOf(List<Recost.Change> changes) {

@@ -14,6 +14,7 @@ import zinctally.store.FreshBook;
 import zinctally.store.book.SetUp;
 import zinctally.store.goods.ItemCard;
 import zinctally.store.goods.ItemStore;
+import zinctally.store.goods.ItemWriter;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.parties.MergeStore;
@@ -327,7 +328,8 @@ final class World {
               if (items.moved(id)) return null;
               ItemCard card = items.find(id).orElseThrow();
               Method other = card.method() == Method.FIFO ? Method.AVERAGE : Method.FIFO;
-              return items.save(with(card, other), ItemStore.Along.NOTHING, "tester");
+              return book.get(ItemWriter.class)
+                  .save(with(card, other), ItemWriter.Along.NOTHING, "tester");
             });
   }
 

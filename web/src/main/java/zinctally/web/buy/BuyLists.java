@@ -44,8 +44,7 @@ class BuyLists {
                     .begins(PaperKind.PURCHASE_ORDER),
                 ListPage.at("/buy/orders", "Purchase orders")
                     .known("po ordered coming expected approve")
-                    .lists(a -> OrderListings.orders(PaperKind.PURCHASE_ORDER))
-                    .begins(PaperKind.PURCHASE_ORDER),
+                    .lists(a -> OrderListings.orders(PaperKind.PURCHASE_ORDER)),
                 ListPage.at("/buy/repeating", "Repeating")
                     .known("recurring every month standing")
                     .lists(a -> BuyListings.repeating())),
@@ -53,20 +52,16 @@ class BuyLists {
                 "Goods and bills",
                 ListPage.at("/buy", "Bills")
                     .known("purchases supplier invoices vendor")
-                    .lists(a -> BuyListings.bills())
-                    .begins(PaperKind.BILL),
+                    .lists(a -> BuyListings.bills()),
                 ListPage.at("/buy/receipts", "Receipts")
                     .known("goods received arrived delivery from supplier")
-                    .lists(a -> BuyListings.receipts())
-                    .begins(PaperKind.RECEIPT),
+                    .lists(a -> BuyListings.receipts()),
                 ListPage.at("/buy/charges", "Charges")
                     .known("freight duty landed cost carriage")
-                    .lists(a -> BuyListings.charges())
-                    .begins(PaperKind.CHARGE),
+                    .lists(a -> BuyListings.charges()),
                 ListPage.at("/buy/returns", "Returns and credits")
                     .known("return to supplier credit note debit note")
-                    .lists(a -> BuyListings.returns())
-                    .begins(PaperKind.SUPPLIER_RETURN, PaperKind.SUPPLIER_CREDIT),
+                    .lists(a -> BuyListings.returns()),
                 ListPage.at("/buy/returns/reasons", "Why returned")
                     .known("returns by reason and supplier defects")
                     .lists(a -> BuyListings.returnSums())
@@ -80,8 +75,7 @@ class BuyLists {
                 ages.page("/buy/age", Party.Kind.SUPPLIER, PaperKind.SUPPLIER_PAYMENT),
                 ListPage.at("/buy/payments", "Payments")
                     .known("paid suppliers remittance")
-                    .lists(a -> BuyListings.payments())
-                    .begins(PaperKind.SUPPLIER_PAYMENT)),
+                    .lists(a -> BuyListings.payments())),
             group(
                 "Suppliers",
                 ListPage.at("/buy/suppliers", "Suppliers")

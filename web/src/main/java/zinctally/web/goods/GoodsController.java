@@ -33,6 +33,7 @@ import zinctally.store.goods.ItemCard;
 import zinctally.store.goods.ItemMerges;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.goods.LadderStore;
+import zinctally.store.goods.StockStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.listing.GoodsListings;
 import zinctally.store.setup.SetupStore;
@@ -48,6 +49,7 @@ import zinctally.web.shell.Shown;
 class GoodsController {
   private static final int MOVEMENTS = 40;
   private final ItemStore items;
+  private final StockStore stocks;
   private final ItemMerges merges;
   private final GroupStore groups;
   private final AccountStore accounts;
@@ -62,6 +64,7 @@ class GoodsController {
 
   GoodsController(
       ItemStore items,
+      StockStore stocks,
       ItemMerges merges,
       GroupStore groups,
       AccountStore accounts,
@@ -76,6 +79,7 @@ class GoodsController {
     this.keeper = keeper;
     this.setup = setup;
     this.items = items;
+    this.stocks = stocks;
     this.merges = merges;
     this.groups = groups;
     this.accounts = accounts;
@@ -95,7 +99,7 @@ class GoodsController {
   @GetMapping("/goods/item/{id}")
   String item(@PathVariable long id, Model model) {
     ItemCard card = card(id);
-    ItemStore.Stock stock = items.stock(id);
+    StockStore.Stock stock = stocks.stock(id);
     GroupStore.Tree tree = groups.tree();
     model.addAttribute("card", card);
     model.addAttribute("groupName", tree.group(card.group()).name());
@@ -109,7 +113,7 @@ class GoodsController {
             .map(p -> card.units().say(new Quantity(p.quantity())) + " " + p.place())
             .toList());
     model.addAttribute("prices", prices(card, stock));
-    model.addAttribute("movements", items.movements(id, MOVEMENTS));
+    model.addAttribute("movements", stocks.movements(id, MOVEMENTS));
     model.addAttribute("units", card.units());
     List<LadderStore.Rung> rungs = ladders.ladder(id, card.method(), 8);
     model.addAttribute("rungs", rungs);
@@ -127,7 +131,7 @@ class GoodsController {
     return page.under("/goods", GoodsListings.movements(id), model, request, response);
   }
 
-  private List<PriceShown> prices(ItemCard card, ItemStore.Stock stock) {
+  private List<PriceShown> prices(ItemCard card, StockStore.Stock stock) {
     BigDecimal cost =
         stock.onHand() > 0 ? books.book().coin().each(stock.worth(), stock.onHand()) : null;
     return card.prices().stream()

@@ -19,7 +19,7 @@ import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemCard;
-import zinctally.store.goods.ItemStore;
+import zinctally.store.goods.ItemWriter;
 
 /** What was typed about an item, and what is wrong with it. */
 final class ItemForm {
@@ -128,7 +128,7 @@ final class ItemForm {
   }
 
   /** A group and a price list to be made together with the item. */
-  ItemStore.Along along(GroupStore.Tree groups, List<ItemCard.Price> lists) {
+  ItemWriter.Along along(GroupStore.Tree groups, List<ItemCard.Price> lists) {
     String group = text("new_group", 80);
     if (!group.isEmpty() && groups.named(group).isPresent())
       faults.put("new_group", "There is a group called " + group + " already; choose it above.");
@@ -138,7 +138,7 @@ final class ItemForm {
     Optional<BigDecimal> price = price("new_list_price");
     if (list.isEmpty() && price.isPresent())
       faults.put("new_list", "What is the list called that this price stands in?");
-    return new ItemStore.Along(group, list, price.orElse(null));
+    return new ItemWriter.Along(group, list, price.orElse(null));
   }
 
   private void keep(

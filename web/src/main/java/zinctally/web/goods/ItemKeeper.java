@@ -13,6 +13,8 @@ import zinctally.store.book.BookStore;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemCard;
 import zinctally.store.goods.ItemStore;
+import zinctally.store.goods.ItemWriter;
+import zinctally.store.goods.StockStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.sell.TaxStore;
 import zinctally.web.shell.NotThere;
@@ -25,14 +27,24 @@ import zinctally.web.shell.Shown;
 @Component
 class ItemKeeper {
   private final ItemStore items;
+  private final ItemWriter writer;
+  private final StockStore stock;
   private final GroupStore groups;
   private final AccountStore accounts;
   private final TaxStore taxes;
   private final BookStore books;
 
   ItemKeeper(
-      ItemStore items, GroupStore groups, AccountStore accounts, TaxStore taxes, BookStore books) {
+      ItemStore items,
+      ItemWriter writer,
+      StockStore stock,
+      GroupStore groups,
+      AccountStore accounts,
+      TaxStore taxes,
+      BookStore books) {
     this.items = items;
+    this.writer = writer;
+    this.stock = stock;
     this.groups = groups;
     this.accounts = accounts;
     this.taxes = taxes;
@@ -47,7 +59,7 @@ class ItemKeeper {
    */
   record Read(
       ItemCard card,
-      ItemStore.Along along,
+      ItemWriter.Along along,
       Map<String, String> typed,
       Map<String, String> faults,
       boolean locked) {}
@@ -104,7 +116,7 @@ class ItemKeeper {
         form.read(
             before,
             locked,
-            id == null || items.stock(id).onHand() == 0,
+            id == null || stock.stock(id).onHand() == 0,
             around.groups(),
             around.accounts(),
             around.lists());
@@ -120,7 +132,7 @@ class ItemKeeper {
               "kind",
               "It has been sold already: its card has \"Keep it in stock from a date on\", which"
                   + " gives those sales their cost.");
-    ItemStore.Along along = form.along(around.groups(), around.lists());
+    ItemWriter.Along along = form.along(around.groups(), around.lists());
     return new Read(card, along, typed, form.faults(), locked);
   }
 
@@ -146,7 +158,7 @@ class ItemKeeper {
    *     list was taken in the meantime
    */
   long keep(Read read, String login) {
-    long id = items.save(read.card(), read.along(), login);
+    long id = writer.save(read.card(), read.along(), login);
     taxes.ofItem(id, read.typed().getOrDefault("tax_rate", ""));
     return id;
   }

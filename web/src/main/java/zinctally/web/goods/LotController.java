@@ -9,16 +9,16 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import zinctally.store.goods.LotStore;
-import zinctally.web.paper.PaperPdf;
+import zinctally.web.paper.SlipPdf;
 import zinctally.web.shell.NotThere;
 
 /** Lots and serial numbers: the list, and the trace of each. */
 @Controller
 class LotController {
   private final LotStore lots;
-  private final PaperPdf pdfs;
+  private final SlipPdf pdfs;
 
-  LotController(LotStore lots, PaperPdf pdfs) {
+  LotController(LotStore lots, SlipPdf pdfs) {
     this.lots = lots;
     this.pdfs = pdfs;
   }

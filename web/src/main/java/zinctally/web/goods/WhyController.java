@@ -14,6 +14,7 @@ import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemCard;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.goods.LadderStore;
+import zinctally.store.goods.StockStore;
 import zinctally.store.goods.WhatIfStore;
 import zinctally.store.goods.WhyStore;
 import zinctally.store.paper.PaperStore;
@@ -29,6 +30,7 @@ class WhyController {
   private final WhatIfStore whatIf;
   private final LadderStore ladders;
   private final ItemStore items;
+  private final StockStore stocks;
   private final GroupStore groups;
   private final PaperStore papers;
   private final Say say;
@@ -38,6 +40,7 @@ class WhyController {
       WhatIfStore whatIf,
       LadderStore ladders,
       ItemStore items,
+      StockStore stocks,
       GroupStore groups,
       PaperStore papers,
       Say say) {
@@ -45,6 +48,7 @@ class WhyController {
     this.whatIf = whatIf;
     this.ladders = ladders;
     this.items = items;
+    this.stocks = stocks;
     this.groups = groups;
     this.papers = papers;
     this.say = say;
@@ -155,7 +159,7 @@ class WhyController {
   @GetMapping("/goods/item/{id}/why")
   String item(@PathVariable long id, Model model) {
     ItemCard card = items.find(id).orElseThrow(() -> new NotThere("item " + id));
-    ItemStore.Stock stock = items.stock(id);
+    StockStore.Stock stock = stocks.stock(id);
     List<List<Piece>> sentences = new ArrayList<>();
     for (WhyStore.Part part : why.onHand(id))
       sentences.add(arrival("", part, card.units(), part.paper() != null));

@@ -19,7 +19,7 @@ import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
-import zinctally.store.goods.ItemStore;
+import zinctally.store.goods.StockStore;
 import zinctally.store.listing.ValuationListings;
 import zinctally.store.paper.DraftStore;
 import zinctally.web.listing.ListingPage;
@@ -30,15 +30,15 @@ import zinctally.web.shell.SetsUp;
 class HandleController {
   private static final int MOST = 1000;
   private final ListingPage lists;
-  private final ItemStore items;
+  private final StockStore stock;
   private final DraftStore drafts;
   private final BookStore books;
   private final Clock clock;
 
   HandleController(
-      ListingPage lists, ItemStore items, DraftStore drafts, BookStore books, Clock clock) {
+      ListingPage lists, StockStore stock, DraftStore drafts, BookStore books, Clock clock) {
     this.lists = lists;
-    this.items = items;
+    this.stock = stock;
     this.drafts = drafts;
     this.books = books;
     this.clock = clock;
@@ -79,7 +79,7 @@ class HandleController {
   String draft(@RequestParam(defaultValue = "") String percent, Model model, Principal who) {
     BigDecimal toSell = percent(percent, model);
     List<Map<String, String>> rows =
-        items.toWriteDown(toSell, books.book().coin(), MOST).stream()
+        stock.toWriteDown(toSell, books.book().coin(), MOST).stream()
             .map(
                 p -> {
                   BigDecimal cost = p.price().multiply(toSell).movePointLeft(2);

@@ -3,7 +3,6 @@ package zinctally.web.handle;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
-import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.HandleListings;
 import zinctally.web.listing.Area;
 import zinctally.web.listing.ListPage;
@@ -19,12 +18,10 @@ class HandleLists {
         "Handle",
         ListPage.at("/handle", "Adjustments")
             .known("breakage shrinkage found lost count stock take waste")
-            .lists(a -> HandleListings.adjustments())
-            .begins(PaperKind.ADJUSTMENT),
+            .lists(a -> HandleListings.adjustments()),
         ListPage.at("/handle/write-downs", "Write-downs")
             .known("net realisable value impairment obsolete")
-            .lists(a -> HandleListings.writeDowns())
-            .begins(PaperKind.WRITE_DOWN),
+            .lists(a -> HandleListings.writeDowns()),
         ListPage.at("/handle/proposal", "Write-downs to propose")
             .known("net realisable value slow"));
   }

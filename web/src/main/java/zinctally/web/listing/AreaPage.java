@@ -2,11 +2,14 @@ package zinctally.web.listing;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.security.Principal;
 import java.time.Clock;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Listing;
+import zinctally.web.paper.form.Forms;
 import zinctally.web.shell.May;
 
 /** Shows pages of areas. */
@@ -14,11 +17,13 @@ import zinctally.web.shell.May;
 public class AreaPage {
   private final Areas areas;
   private final ListingPage lists;
+  private final Forms forms;
   private final Clock clock;
 
-  AreaPage(Areas areas, ListingPage lists, Clock clock) {
+  AreaPage(Areas areas, ListingPage lists, Forms forms, Clock clock) {
     this.areas = areas;
     this.lists = lists;
+    this.forms = forms;
     this.clock = clock;
   }
 
@@ -30,12 +35,16 @@ public class AreaPage {
     Listing listing = page.list().orElseThrow().apply(asked);
     model.addAllAttributes(page.facts().apply(asked));
     model.addAttribute("above", page.above());
-    model.addAttribute(
-        "begins",
-        page.begins().stream().filter(k -> May.write(request.getUserPrincipal(), k)).toList());
+    model.addAttribute("begins", begins(page, listing, request.getUserPrincipal()));
     model.addAttribute("makes", May.setUp(request.getUserPrincipal()) ? page.makes() : List.of());
     if (!page.more().isEmpty()) model.addAttribute("more", page.more());
     return under(page.address(), listing, model, request, response);
+  }
+
+  /** What can be begun: what the page says, else the papers it lists. */
+  private List<PaperKind> begins(ListPage page, Listing listing, Principal who) {
+    List<PaperKind> kinds = page.begins().isEmpty() ? listing.of() : page.begins();
+    return kinds.stream().filter(k -> forms.begins(k) && May.write(who, k)).toList();
   }
 
   /** A list that is reached from a page of an area. */

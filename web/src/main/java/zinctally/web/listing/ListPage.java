@@ -18,7 +18,7 @@ import zinctally.store.listing.Listing;
  * @param list what it lists, for what is asked; empty when it has a controller of its own
  * @param facts what else the page shows
  * @param above the template whose fragment {@code above} stands over the list; empty for none
- * @param begins the papers that can be begun from here
+ * @param begins the papers that can be begun from here; none for those that it lists
  * @param makes what else can be made from here, by whoever sets up
  * @param more what else is close to it
  * @param may who may see it, and so is offered it

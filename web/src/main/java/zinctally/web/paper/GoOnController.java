@@ -24,6 +24,7 @@ import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.flow.Trading;
 import zinctally.core.papers.trade.CounterSale;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
@@ -173,11 +174,11 @@ class GoOnController {
   private List<Map<String, String>> rows(Draft into, String number, BookCatalogue book) {
     PaperKind kind = into.kind();
     boolean withTax = "included".equals(into.field("prices"));
-    if (Awaits.broughtBy(kind).isEmpty() && !kind.is(Trait.SELLS))
+    if (Trading.broughtBy(kind).isEmpty() && !kind.is(Trait.SELLS))
       return List.of(Map.of("paper", number));
     List<Awaited> awaited =
         book.awaited(number).stream()
-            .filter(line -> Awaits.broughtBy(kind).contains(line.what()))
+            .filter(line -> Trading.broughtBy(kind).contains(line.what()))
             .toList();
     Picked picked = new Picked(book, into.field("place"));
     List<Map<String, String>> rows = new ArrayList<>();

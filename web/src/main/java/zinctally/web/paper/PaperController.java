@@ -35,6 +35,7 @@ import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
+import zinctally.store.paper.SettledStore;
 import zinctally.store.posting.Ordering;
 import zinctally.web.paper.form.Forms;
 import zinctally.web.shell.ByKind;
@@ -50,6 +51,8 @@ class PaperController {
   private final Catalogues catalogues;
   private final Clock clock;
   private final PaperPdf pdfs;
+  private final AccountPdf accounts;
+  private final SettledStore settled;
   private final UblInvoice ubl;
   private final OrderStore orders;
   private final Ordering ordering;
@@ -64,6 +67,8 @@ class PaperController {
       Catalogues catalogues,
       Clock clock,
       PaperPdf pdfs,
+      AccountPdf accounts,
+      SettledStore settled,
       UblInvoice ubl,
       OrderStore orders,
       Ordering ordering,
@@ -78,6 +83,8 @@ class PaperController {
     this.catalogues = catalogues;
     this.clock = clock;
     this.pdfs = pdfs;
+    this.accounts = accounts;
+    this.settled = settled;
     this.ubl = ubl;
     this.orders = orders;
     this.ordering = ordering;
@@ -107,8 +114,8 @@ class PaperController {
     model.addAttribute("followers", orders.followers(id));
     List<ChainStore.Step> chain = chains.of(id);
     model.addAttribute("chain", chain.size() > 1 ? chain : List.of());
-    model.addAttribute("settles", papers.settles(id));
-    model.addAttribute("settledBy", papers.settledBy(id));
+    model.addAttribute("settles", settled.settles(id));
+    model.addAttribute("settledBy", settled.settledBy(id));
     model.addAttribute("paid", paper.kind().is(Trait.PAYS) ? paper.total() : null);
     boolean brought = paper.kind().is(Trait.BRINGS_IN);
     model.addAttribute("brought", brought);
@@ -259,7 +266,7 @@ class PaperController {
                     ContentDisposition.inline().filename(paper.number() + ".pdf").build()))
         .body(
             paper.kind().is(Trait.PAYS)
-                ? pdfs.payment(paper, papers.settles(id))
+                ? accounts.payment(paper, settled.settles(id))
                 : pdfs.handed(paper));
   }
 }

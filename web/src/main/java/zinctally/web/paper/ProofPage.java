@@ -6,14 +6,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
-import zinctally.core.ledger.JournalLine;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
@@ -35,18 +32,32 @@ import zinctally.web.shell.Say;
 @Component
 class ProofPage {
   private static final int MOST = 12;
+
   private static final int FAULTS = 40;
+
   private static final int ENTRIES = 3;
+
   private static final int LATER = 6;
+
   private final Proving proving;
+
   private final Catalogues catalogues;
+
   private final RowsBeside rows;
+
   private final OpenBeside open;
+
   private final PaperStore papers;
+
   private final PaperText texts;
+
   private final LaterPapers laters;
+
+  private final LedgerShown ledger;
   private final Say say;
+
   private final OneMoment moment;
+
   private final Forms forms;
 
   ProofPage(
@@ -57,6 +68,7 @@ class ProofPage {
       PaperStore papers,
       PaperText texts,
       LaterPapers laters,
+      LedgerShown ledger,
       Say say,
       OneMoment moment,
       Forms forms) {
@@ -68,6 +80,7 @@ class ProofPage {
     this.papers = papers;
     this.texts = texts;
     this.laters = laters;
+    this.ledger = ledger;
     this.say = say;
     this.moment = moment;
   }
@@ -102,10 +115,6 @@ class ProofPage {
       String eachBefore,
       String eachAfter,
       List<String> draws) {}
-
-  record AccountShown(String label, String debit, String credit) {}
-
-  record EntryShown(String date, List<AccountShown> accounts, String total) {}
 
   record Total(String label, String amount) {}
 
@@ -176,7 +185,7 @@ class ProofPage {
         work.shifts().stream().filter(s -> work.reversals().isEmpty() || s.moves()).toList();
     model.addAttribute("shifts", shifts(moved, refs));
     model.addAttribute("moreShifts", Math.max(0, moved.size() - MOST));
-    List<EntryShown> entries = entries(work, book);
+    List<LedgerShown.EntryShown> entries = ledger.entries(work, book);
     int shown = work.reversals().isEmpty() ? 1 : ENTRIES;
     model.addAttribute("entries", entries.subList(0, Math.min(shown, entries.size())));
     model.addAttribute("moreEntries", Math.max(0, entries.size() - shown));
@@ -260,44 +269,6 @@ class ProofPage {
                   say.each(s.worthAfter(), s.quantityAfter()),
                   draws);
             })
-        .toList();
-  }
-
-  /** What the ledger gets, by date; of a new version, what is left of old and new together. */
-  private List<EntryShown> entries(Proof.Work work, BookCatalogue book) {
-    boolean net = !work.reversals().isEmpty();
-    TreeMap<LocalDate, Map<Long, long[]>> days = new TreeMap<>();
-    Stream.concat(work.reversals().stream(), work.journals().stream())
-        .forEach(
-            journal -> {
-              Map<Long, long[]> sums =
-                  days.computeIfAbsent(journal.date(), d -> new LinkedHashMap<>());
-              for (JournalLine line : journal.lines())
-                sums.computeIfAbsent(line.account(), k -> new long[2])[line.amount() > 0 ? 0 : 1] +=
-                    Math.abs(line.amount());
-            });
-    if (net)
-      for (Map<Long, long[]> sums : days.values())
-        sums.replaceAll(
-            (account, sum) ->
-                new long[] {Math.max(0, sum[0] - sum[1]), Math.max(0, sum[1] - sum[0])});
-    return days.entrySet().stream()
-        .map(
-            day -> {
-              List<AccountShown> accounts =
-                  day.getValue().entrySet().stream()
-                      .filter(e -> e.getValue()[0] != 0 || e.getValue()[1] != 0)
-                      .map(
-                          e ->
-                              new AccountShown(
-                                  book.account(e.getKey()).name(),
-                                  say.quiet(e.getValue()[0]),
-                                  say.quiet(e.getValue()[1])))
-                      .toList();
-              long total = day.getValue().values().stream().mapToLong(sum -> sum[0]).sum();
-              return new EntryShown(day.getKey().toString(), accounts, say.money(total));
-            })
-        .filter(e -> !e.accounts().isEmpty())
         .toList();
   }
 }

@@ -41,6 +41,7 @@ class Doors {
                         "/health",
                         "/css/**",
                         "/js/**",
+                        "/*/css/**",
                         "/*/js/**",
                         "/fonts/**",
                         "/webjars/**",

@@ -36,7 +36,7 @@ import zinctally.store.sell.PriceStore;
 import zinctally.store.sell.StatementStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.listing.ListingPage;
-import zinctally.web.paper.PaperPdf;
+import zinctally.web.paper.AccountPdf;
 import zinctally.web.paper.PaperWords;
 import zinctally.web.picture.AgePicture;
 import zinctally.web.shell.AtDate;
@@ -56,7 +56,7 @@ class CustomerController {
   private final PriceStore prices;
   private final SetupStore setup;
   private final StatementStore statements;
-  private final PaperPdf pdfs;
+  private final AccountPdf pdfs;
   private final BookStore books;
   private final MergeStore parties;
   private final ListingPage lists;
@@ -70,7 +70,7 @@ class CustomerController {
       PriceStore prices,
       SetupStore setup,
       StatementStore statements,
-      PaperPdf pdfs,
+      AccountPdf pdfs,
       BookStore books,
       MergeStore parties,
       ListingPage lists,

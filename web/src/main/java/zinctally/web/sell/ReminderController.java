@@ -17,7 +17,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.store.sell.CustomerStore;
 import zinctally.store.sell.ReminderStore;
 import zinctally.web.listing.AreaPage;
-import zinctally.web.paper.PaperPdf;
+import zinctally.web.paper.AccountPdf;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.SetsUp;
 
@@ -27,11 +27,11 @@ class ReminderController {
   private static final int LONGEST = 2000;
   private final ReminderStore reminders;
   private final CustomerStore customers;
-  private final PaperPdf pdfs;
+  private final AccountPdf pdfs;
   private final AreaPage page;
 
   ReminderController(
-      ReminderStore reminders, CustomerStore customers, PaperPdf pdfs, AreaPage page) {
+      ReminderStore reminders, CustomerStore customers, AccountPdf pdfs, AreaPage page) {
     this.reminders = reminders;
     this.customers = customers;
     this.pdfs = pdfs;

@@ -49,8 +49,7 @@ class SellLists {
                 "Orders",
                 ListPage.at("/sell/orders", "Sales orders")
                     .known("so ordered backorders")
-                    .lists(a -> OrderListings.orders(PaperKind.SALES_ORDER))
-                    .begins(PaperKind.SALES_ORDER),
+                    .lists(a -> OrderListings.orders(PaperKind.SALES_ORDER)),
                 ListPage.at("/sell/to-deliver", "To deliver")
                     .known("back orders ship waiting")
                     .lists(a -> SellListings.toDeliver())
@@ -61,18 +60,15 @@ class SellLists {
                     .begins(PaperKind.DELIVERY),
                 ListPage.at("/sell/deliveries", "Deliveries")
                     .known("shipped sent delivery notes")
-                    .lists(a -> SellListings.deliveries())
-                    .begins(PaperKind.DELIVERY)),
+                    .lists(a -> SellListings.deliveries())),
             group(
                 "Invoices",
                 ListPage.at("/sell", "Invoices")
                     .known("sales customers bills")
-                    .lists(a -> SellListings.invoices())
-                    .begins(PaperKind.INVOICE),
+                    .lists(a -> SellListings.invoices()),
                 ListPage.at("/sell/returns", "Returns")
                     .known("refunds credit notes exchanges brought back")
-                    .lists(a -> SellListings.returns())
-                    .begins(PaperKind.CUSTOMER_RETURN)),
+                    .lists(a -> SellListings.returns())),
             group(
                 "Being paid",
                 ListPage.at("/sell/open", "Owed by customers")
@@ -82,8 +78,7 @@ class SellLists {
                 ages.page("/sell/age", Party.Kind.CUSTOMER, PaperKind.CUSTOMER_PAYMENT),
                 ListPage.at("/sell/payments", "Payments")
                     .known("received money from customers")
-                    .lists(a -> SellListings.payments())
-                    .begins(PaperKind.CUSTOMER_PAYMENT),
+                    .lists(a -> SellListings.payments()),
                 ListPage.at("/sell/reminders", "Reminders")
                     .known("dunning overdue letters late")
                     .lists(a -> SellListings.reminders())

@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -47,29 +48,13 @@ class Shell {
           new Leaf("prove", "Prove", "tie out, ledger", "/prove"),
           new Leaf("ask", "Ask", "lists, values", "/ask"));
 
-  /** A kind of paper, the key that begins one, and whether this person may write it. */
-  record NewPaper(PaperKind kind, String key) {}
-
-  private static final List<NewPaper> NEW =
-      List.of(
-          new NewPaper(PaperKind.PURCHASE_ORDER, "o"),
-          new NewPaper(PaperKind.RECEIPT, "r"),
-          new NewPaper(PaperKind.BILL, "b"),
-          new NewPaper(PaperKind.SALES_ORDER, "s"),
-          new NewPaper(PaperKind.DELIVERY, "d"),
-          new NewPaper(PaperKind.INVOICE, "i"),
-          new NewPaper(PaperKind.ADJUSTMENT, "a"),
-          new NewPaper(PaperKind.CHARGE, "c"),
-          new NewPaper(PaperKind.WRITE_DOWN, "w"),
-          new NewPaper(PaperKind.SUPPLIER_PAYMENT, "p"),
-          new NewPaper(PaperKind.CUSTOMER_PAYMENT, "m"),
-          new NewPaper(PaperKind.JOURNAL, "j"));
+  private static final List<PaperKind> NEW =
+      Stream.of(PaperKind.values()).filter(k -> !k.key().isEmpty()).toList();
 
   @ModelAttribute
   void around(Model model, HttpServletRequest request, Principal principal) {
     model.addAttribute("index", INDEX);
-    model.addAttribute(
-        "newPapers", NEW.stream().filter(n -> May.write(principal, n.kind())).toList());
+    model.addAttribute("newPapers", NEW.stream().filter(k -> May.write(principal, k)).toList());
     model.addAttribute("mayWrite", May.role(principal) != Person.Role.READER);
     model.addAttribute("maySetUp", May.setUp(principal));
     model.addAttribute("mayOwn", May.own(principal));

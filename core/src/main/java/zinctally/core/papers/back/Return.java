@@ -168,7 +168,16 @@ public record Return(
             part.of().event(),
             contra,
             part.numbers());
-        if (line.thrown() != null) stock.throwAway(line.row(), i, line.parts().size(), line, part);
+        if (line.thrown() != null)
+          stock.outAgain(
+              line.row(),
+              i,
+              line.parts().size(),
+              line.item(),
+              line.goes(),
+              part.quantity(),
+              line.thrown().account(),
+              part.numbers());
       }
       if (line.tax() != 0) taxes.merge(line.of().rate(), line.tax(), Math::addExact);
       if (line.unbilled()) ends(line, links);

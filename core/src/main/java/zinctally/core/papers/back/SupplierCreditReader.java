@@ -9,6 +9,7 @@ import java.util.Set;
 import zinctally.core.number.Share;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.read.PartyQuestions;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
@@ -20,7 +21,7 @@ public final class SupplierCreditReader {
     LocalDate date = in.date();
     Party who = in.party();
     String number = in.text("their_number");
-    in.askSameNumber(who, number);
+    PartyQuestions.sameNumber(in, who, number);
     List<SupplierCredit.Line> lines = new ArrayList<>();
     Set<Long> seen = new HashSet<>();
     for (RowReader row : in.rows()) {

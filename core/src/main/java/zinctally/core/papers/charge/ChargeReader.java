@@ -18,6 +18,7 @@ import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
+import zinctally.core.papers.read.Weights;
 
 /** Reads charges on goods: which arrivals bear them, and how they are shared. */
 public final class ChargeReader {
@@ -146,7 +147,8 @@ public final class ChargeReader {
     }
     String spread = in.draft.field("spread");
     if (spread.equals("weight")
-        && !in.weighed("spread", arrivals.stream().map(Charge.Bearer::item).toList())) return null;
+        && !Weights.known(in, "spread", arrivals.stream().map(Charge.Bearer::item).toList()))
+      return null;
     long[] weights = arrivals.stream().mapToLong(a -> weight(a, spread)).toArray();
     if (Arrays.stream(weights).allMatch(w -> w == 0)) {
       in.fault("spread", "That gives none of them a share; share by quantity or by hand.");

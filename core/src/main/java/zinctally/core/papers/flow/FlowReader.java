@@ -1,6 +1,5 @@
 package zinctally.core.papers.flow;
 
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -9,9 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import zinctally.core.goods.Item;
-import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
-import zinctally.core.number.Share;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
@@ -26,14 +23,22 @@ import zinctally.core.papers.read.RowReader;
  */
 public final class FlowReader {
   private final Reader in;
+
   private final Party who;
+
   private final LocalDate date;
+
   private final boolean comesLater;
+
   private final NumbersReader numbers;
+
   private final Trading way;
+
+  private final Drawing drawing;
+
+  private final AgainstEarlier against;
+
   private final Map<String, List<Awaited>> papers = new HashMap<>();
-  private final Map<Long, Long> takenQuantity = new HashMap<>();
-  private final Map<Long, Long> takenValue = new HashMap<>();
 
   public FlowReader(Reader in, Party who, LocalDate date) {
     this.in = in;
@@ -42,6 +47,8 @@ public final class FlowReader {
     this.comesLater = "later".equals(in.draft.field("goods"));
     this.numbers = new NumbersReader(in);
     this.way = Trading.of(in.draft.kind());
+    this.drawing = new Drawing(way);
+    this.against = new AgainstEarlier(in, way, who, drawing);
   }
 
   /**
@@ -56,10 +63,10 @@ public final class FlowReader {
     boolean ofMoved = !named.isEmpty() && named.get(0).kind() == way.moving();
     List<Awaited> waiting = some(named, way.goodsWait(), item);
     if (!way.buying() && !dated(row, waiting)) return Flow.NONE;
-    List<Flow.Portion> before = before(waiting, micros);
-    long left = micros - quantity(before);
+    List<Flow.Portion> before = drawing.before(waiting, micros);
+    long left = micros - Drawing.quantity(before);
     String wanted = row.cell("of");
-    long unbilled = waiting.stream().mapToLong(a -> Math.max(0, open(a))).sum();
+    long unbilled = waiting.stream().mapToLong(a -> Math.max(0, drawing.open(a))).sum();
     if (!before.isEmpty() && unbilled > 0)
       note(
           row,
@@ -102,7 +109,7 @@ public final class FlowReader {
     } else if (left > 0) {
       if (comesLater && item.stocked()) after = left;
       else if (item.stocked())
-        perhapsTheSame(
+        against.perhapsTheSame(
             row,
             item,
             way.goodsWait(),
@@ -110,7 +117,7 @@ public final class FlowReader {
             "more " + way.come() + " with this " + way.bill() + ".");
     }
     long now = item.stocked() ? left - after : 0;
-    if (net != null) differences(row, item, micros, net, before, ordered);
+    if (net != null) against.differences(row, item, micros, net, before, ordered);
     return new Flow(now, before, after, ordered, numbers(row, item, place, now));
   }
 
@@ -119,8 +126,8 @@ public final class FlowReader {
     List<Awaited> named = named(row, "order or " + way.bill(), item);
     if (named == null) return Flow.NONE;
     List<Awaited> waiting = some(named, way.paperWaits(), item);
-    List<Flow.Portion> before = before(waiting, micros);
-    long left = micros - quantity(before);
+    List<Flow.Portion> before = drawing.before(waiting, micros);
+    long left = micros - Drawing.quantity(before);
     String wanted = row.cell("of");
     boolean ofBill = !named.isEmpty() && named.get(0).kind() == way.asking();
     List<Flow.Portion> ordered = List.of();
@@ -144,7 +151,7 @@ public final class FlowReader {
     } else if (!named.isEmpty() && left > 0)
       ordered = ordered(row, item, left, named, way.orderedGoods(), way.moved());
     else if (left > 0)
-      perhapsTheSame(
+      against.perhapsTheSame(
           row,
           item,
           way.paperWaits(),
@@ -192,41 +199,6 @@ public final class FlowReader {
     return item.units().say(new Quantity(micros));
   }
 
-  private long open(Awaited awaited) {
-    return awaited.openQuantity() - takenQuantity.getOrDefault(awaited.id(), 0L);
-  }
-
-  private static long quantity(List<Flow.Portion> portions) {
-    return portions.stream().mapToLong(Flow.Portion::quantity).sum();
-  }
-
-  /** What the other paper waits for of this one; its order gets it with that. */
-  private List<Flow.Portion> before(List<Awaited> lines, long micros) {
-    List<Flow.Portion> portions = new ArrayList<>();
-    long left = micros;
-    for (Awaited line : lines) {
-      Flow.Portion portion = take(line, Math.min(left, open(line)));
-      if (portion == null) continue;
-      portions.add(portion);
-      left -= portion.quantity();
-      boolean moved = line.what() == way.goodsWait();
-      long ordered = moved ? line.order().bill() : line.order().goods();
-      if (ordered != 0) takenQuantity.merge(ordered, portion.quantity(), Math::addExact);
-    }
-    return portions;
-  }
-
-  /** Takes some of what an earlier line waits for; null for nothing. */
-  private Flow.Portion take(Awaited of, long micros) {
-    if (micros <= 0) return null;
-    long quantity = takenQuantity.getOrDefault(of.id(), 0L);
-    long value = takenValue.getOrDefault(of.id(), 0L);
-    long drawn = of.draw(micros, quantity, value);
-    takenQuantity.merge(of.id(), micros, Math::addExact);
-    takenValue.merge(of.id(), drawn, Math::addExact);
-    return new Flow.Portion(of, micros, drawn);
-  }
-
   private static List<Awaited> some(List<Awaited> named, Awaits what, Item item) {
     return named.stream().filter(a -> a.what() == what && a.item().id() == item.id()).toList();
   }
@@ -271,11 +243,11 @@ public final class FlowReader {
       row.fault("of", number + " is not approved yet.");
       return null;
     }
-    Set<Awaits> brings = Awaits.broughtBy(in.draft.kind());
+    Set<Awaits> brings = Trading.broughtBy(in.draft.kind());
     found.stream()
         .filter(a -> a.item().id() == item.id() && brings.contains(a.what()))
         .findFirst()
-        .ifPresent(a -> row.beside("awaited", say(item, Math.max(0, open(a)))));
+        .ifPresent(a -> row.beside("awaited", say(item, Math.max(0, drawing.open(a)))));
     return found;
   }
 
@@ -288,7 +260,7 @@ public final class FlowReader {
       row.ask("item", item.name() + " is not on " + number + ".");
       return List.of();
     }
-    long open = lines.stream().mapToLong(l -> Math.max(0, open(l))).sum();
+    long open = lines.stream().mapToLong(l -> Math.max(0, drawing.open(l))).sum();
     long ordered = lines.stream().mapToLong(Awaited::quantity).sum();
     if (micros > open)
       row.ask(
@@ -311,85 +283,12 @@ public final class FlowReader {
     long left = micros;
     for (int i = 0; i < lines.size() && left > 0; i++) {
       boolean last = i == lines.size() - 1;
-      Flow.Portion portion = take(lines.get(i), last ? left : Math.min(left, open(lines.get(i))));
+      Flow.Portion portion =
+          drawing.take(lines.get(i), last ? left : Math.min(left, drawing.open(lines.get(i))));
       if (portion == null) continue;
       portions.add(portion);
       left -= portion.quantity();
     }
     return portions;
-  }
-
-  /** Goods of this kind wait for a bill, or a bill for its goods: are these the same? */
-  private void perhapsTheSame(
-      RowReader row, Item item, Awaits what, String waits, String otherwise) {
-    if (who == null || who.id() == 0) return;
-    in.book.awaited(what, who.id(), item.id()).stream()
-        .filter(a -> open(a) > 0)
-        .findFirst()
-        .ifPresent(
-            a ->
-                row.ask(
-                    "of",
-                    say(item, open(a))
-                        + " of "
-                        + item.name()
-                        + waits.formatted(a.number())
-                        + " If these are the same, name that paper; if not, "
-                        + otherwise));
-  }
-
-  /** Says by how much the bill differs from what was expected. */
-  private void differences(
-      RowReader row,
-      Item item,
-      long micros,
-      long net,
-      List<Flow.Portion> before,
-      List<Flow.Portion> ordered) {
-    long received = quantity(before);
-    if (received > 0 && way.buying()) {
-      long expected = before.stream().mapToLong(Flow.Portion::value).sum();
-      Awaited receipt = before.get(0).of();
-      boolean fromOrder =
-          receipt.order().paper() != 0
-              && Share.of(receipt.order().net(), received, receipt.order().quantity()) == expected;
-      difference(
-          row,
-          item,
-          received,
-          Share.of(net, received, micros) - expected,
-          fromOrder
-              ? "the order, " + receipt.order().number()
-              : "the receipt, " + receipt.number());
-    }
-    for (Flow.Portion portion : ordered) {
-      Awaited line = portion.of();
-      if (line.price() == null) continue;
-      difference(
-          row,
-          item,
-          portion.quantity(),
-          Share.of(net, portion.quantity(), micros)
-              - Share.of(line.net(), portion.quantity(), line.quantity()),
-          "the order, " + line.number());
-    }
-  }
-
-  private void difference(RowReader row, Item item, long micros, long difference, String than) {
-    if (difference == 0) return;
-    int digits = in.book.rules().coin().digits();
-    BigDecimal each = in.book.rules().coin().each(Math.abs(difference), micros);
-    row.note(
-        "price",
-        item.name()
-            + (way.buying() ? " is billed " : " is invoiced ")
-            + Figures.grouped(each, digits)
-            + (difference > 0 ? " over " : " under ")
-            + than
-            + ": "
-            + in.say(Math.abs(difference))
-            + (difference > 0 ? " more for " : " less for ")
-            + say(item, micros)
-            + ".");
   }
 }

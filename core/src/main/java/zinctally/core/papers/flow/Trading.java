@@ -1,5 +1,9 @@
 package zinctally.core.papers.flow;
 
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import zinctally.core.ledger.Role;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
@@ -62,6 +66,27 @@ public record Trading(
   /** The way a paper of this kind belongs to. */
   static Trading of(PaperKind kind) {
     return kind.side().orElseThrow() == Party.Kind.SUPPLIER ? BUYING : SELLING;
+  }
+
+  /** What a paper of this kind can bring of what earlier ones wait for. */
+  public static Set<Awaits> broughtBy(PaperKind kind) {
+    return Stream.of(BUYING, SELLING)
+        .flatMap(
+            way ->
+                kind == way.moving
+                    ? Stream.of(way.orderedGoods, way.paperWaits)
+                    : kind == way.asking
+                        ? Stream.of(way.goodsWait, way.orderedPaper)
+                        : Stream.empty())
+        .collect(Collectors.toUnmodifiableSet());
+  }
+
+  /** What goods that move with a paper of this kind alone wait for; empty for another kind. */
+  public static Optional<Awaits> goodsWait(PaperKind kind) {
+    return Stream.of(BUYING, SELLING)
+        .filter(way -> kind == way.moving)
+        .map(Trading::goodsWait)
+        .findFirst();
   }
 
   boolean buying() {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import zinctally.core.ledger.Account;
+import zinctally.core.ledger.Role;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
@@ -24,7 +25,7 @@ public final class PaymentReader {
     boolean paying = in.draft.kind() == PaperKind.SUPPLIER_PAYMENT;
     LocalDate date = in.date();
     Party who = in.party();
-    Account money = in.moneyAccount();
+    Account money = moneyAccount(in);
     BigDecimal typed = amount(in);
     String reference = in.text("reference");
     List<Payment.Line> lines = new ArrayList<>();
@@ -114,5 +115,16 @@ public final class PaymentReader {
     String typed = in.draft.field("amount").replace('−', '-');
     int digits = in.book.rules().coin().digits();
     return typed.isEmpty() ? BigDecimal.ZERO : in.amount("amount", typed, digits);
+  }
+
+  /** The bank or cash account that takes or gives money; null when none is named rightly. */
+  private static Account moneyAccount(Reader in) {
+    Optional<Account> account = in.book.account(in.draft.field("money"));
+    if (account.isEmpty()) in.fault("money", "From or to which bank or cash account?");
+    else if (account.get().role() != Role.MONEY || !account.get().active()) {
+      in.fault("money", account.get().label() + " is no bank or cash account in use.");
+      return null;
+    }
+    return account.orElse(null);
   }
 }

@@ -13,6 +13,7 @@ import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.flow.FlowReader;
+import zinctally.core.papers.read.PartyQuestions;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
@@ -25,7 +26,7 @@ public final class ReceiptReader {
     LocalDate date = in.date();
     Party who = in.party();
     String number = in.text("their_number");
-    in.askSameNumber(who, number);
+    PartyQuestions.sameNumber(in, who, number);
     Place place = in.place("place", in.draft.field("place"));
     FlowReader flows = new FlowReader(in, who, date);
     List<Receipt.Line> lines = new ArrayList<>();

@@ -3,12 +3,14 @@ package zinctally.core.papers.opening;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
+import zinctally.core.papers.Newcomer;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
@@ -34,11 +36,28 @@ public record OpeningStock(LocalDate date, List<Line> lines) implements Paper {
       long value,
       BigDecimal sellingPrice,
       Place place,
-      List<Numbered> numbers) {}
+      List<Numbered> numbers) {
+    private Line of(Item other) {
+      return new Line(row, other, group, quantity, value, sellingPrice, place, numbers);
+    }
+  }
 
   @Override
   public PaperKind kind() {
     return PaperKind.OPENING_STOCK;
+  }
+
+  @Override
+  public List<Newcomer> newcomers() {
+    return lines.stream()
+        .map(l -> new Newcomer(l.item, l.group, l.sellingPrice))
+        .filter(n -> n.isNew() || n.price() != null)
+        .toList();
+  }
+
+  @Override
+  public OpeningStock withItems(UnaryOperator<Item> made) {
+    return new OpeningStock(date, lines.stream().map(l -> l.of(made.apply(l.item))).toList());
   }
 
   @Override

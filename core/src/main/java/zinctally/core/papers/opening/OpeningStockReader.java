@@ -14,8 +14,6 @@ import java.util.TreeMap;
 import java.util.function.Supplier;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Coin;
-import zinctally.core.number.Figures;
-import zinctally.core.number.Form;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
@@ -34,11 +32,17 @@ import zinctally.core.units.Units;
  */
 public final class OpeningStockReader {
   private final Catalogue book;
+
   private final NewItems newItems;
+
   private final List<Fault> faults = new ArrayList<>();
+
   private final List<Fault> questions = new ArrayList<>();
+
   private final List<OpeningStock.Line> lines = new ArrayList<>();
+
   private final Map<Integer, Reading.RowFacts> facts = new TreeMap<>();
+
   private final Map<String, Integer> seen = new HashMap<>();
 
   /** Makes up items that the book does not have yet. */
@@ -91,7 +95,7 @@ public final class OpeningStockReader {
 
   private void row(Draft draft, Map<Column, Integer> at, int row) {
     int faultsBefore = faults.size();
-    Row in = new Row(draft, at, row);
+    SheetRow in = new SheetRow(draft, at, row, faults, questions);
     String code = in.text(Column.CODE);
     String name = in.text(Column.NAME);
     if (code.isEmpty()) in.fault(Column.CODE, "Every row needs an item code.");
@@ -186,7 +190,7 @@ public final class OpeningStockReader {
   }
 
   /** Asks about goods of which some have been opened already. */
-  private void askAgain(Row in, Item item) {
+  private void askAgain(SheetRow in, Item item) {
     if (book.presentCost(item.id()).isEmpty()) return;
     long there = book.opened(item.id());
     if (there > 0)
@@ -201,7 +205,7 @@ public final class OpeningStockReader {
 
   /** Minor units of the row, or null when the columns disagree. */
   private Long worth(
-      Row in, BigDecimal quantity, BigDecimal cost, BigDecimal value, BigDecimal price) {
+      SheetRow in, BigDecimal quantity, BigDecimal cost, BigDecimal value, BigDecimal price) {
     Coin coin = book.rules().coin();
     if (quantity.signum() == 0) {
       if (value == null || value.signum() == 0) return 0L;
@@ -254,73 +258,6 @@ public final class OpeningStockReader {
               Column.UNIT_COST,
               "The unit cost " + cost + " is above the selling price " + price + "."));
     return coin.rounded(value != null ? value : product);
-  }
-
-  private final class Row {
-    private final Draft draft;
-    private final Map<Column, Integer> at;
-    private final int row;
-
-    Row(Draft draft, Map<Column, Integer> at, int row) {
-      this.draft = draft;
-      this.at = at;
-      this.row = row;
-    }
-
-    String text(Column column) {
-      Integer i = at.get(column);
-      return i == null ? "" : draft.cell(row, Sheet.cell(i));
-    }
-
-    Fault at(Column column, String says) {
-      Integer i = at.get(column);
-      return Fault.at(row, i == null ? column.key() : Sheet.cell(i), says);
-    }
-
-    void fault(Column column, String says) {
-      faults.add(at(column, says));
-    }
-
-    /** A number not below zero, or null when empty or wrong. */
-    BigDecimal number(Column column, int places) {
-      String typed = text(column);
-      if (typed.isEmpty()) return null;
-      Optional<BigDecimal> read = Figures.read(typed);
-      if (read.isEmpty()) {
-        fault(
-            column,
-            "\""
-                + typed
-                + "\" is not a number as this sheet writes them, like "
-                + Figures.form().sample()
-                + ".");
-        return null;
-      }
-      if (read.get().signum() < 0) {
-        fault(column, typed + " is below zero; opening stock has nothing below zero.");
-        return null;
-      }
-      if ("no".equals(draft.field(Sheet.FORM_KNOWN)) && Form.mayBeTwo(typed))
-        questions.add(
-            at(
-                column,
-                typed
-                    + " may be "
-                    + typed.replaceAll("[.,]", "")
-                    + " or a fraction; it is read as "
-                    + Figures.grouped(read.get(), 0)
-                    + ". How figures are written can be changed above."));
-      BigDecimal bare = read.get().stripTrailingZeros();
-      if (bare.scale() > places) {
-        fault(column, typed + " has more than " + places + " digits after the point.");
-        return null;
-      }
-      if (bare.precision() - bare.scale() > 11) {
-        fault(column, typed + " is larger than this book can hold.");
-        return null;
-      }
-      return read.get();
-    }
   }
 
   /** The headings a fault's column stands under, for people. */

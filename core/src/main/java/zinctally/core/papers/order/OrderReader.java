@@ -17,6 +17,8 @@ import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.read.LineAmounts;
+import zinctally.core.papers.read.Margin;
+import zinctally.core.papers.read.PartyQuestions;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
@@ -43,7 +45,8 @@ public final class OrderReader {
     List<Order.Line> lines = lines(in, typed);
     if (!buying) promised(in, lines, place);
     if (!buying)
-      in.askCredit(who, lines.stream().mapToLong(l -> Math.addExact(l.net(), l.tax())).sum());
+      PartyQuestions.credit(
+          in, who, lines.stream().mapToLong(l -> Math.addExact(l.net(), l.tax())).sum());
     if (lines.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: name an item and how many.");
     return in.done(
@@ -96,7 +99,7 @@ public final class OrderReader {
       Typed t = typed.get(i);
       long net = amounts.net()[i];
       if (in.draft.kind() == PaperKind.SALES_ORDER)
-        t.row.margin(t.item, t.quantity.quantity().micros(), net);
+        Margin.say(t.row, t.item, t.quantity.quantity().micros(), net);
       lines.add(
           new Order.Line(
               t.row.index(),

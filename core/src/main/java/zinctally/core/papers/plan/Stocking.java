@@ -9,7 +9,6 @@ import zinctally.core.goods.Lot;
 import zinctally.core.goods.Tracking;
 import zinctally.core.number.Spread;
 import zinctally.core.papers.Place;
-import zinctally.core.papers.back.Return;
 import zinctally.core.papers.flow.Numbered;
 
 /**
@@ -94,22 +93,26 @@ public final class Stocking {
     moves(line, item, place, micros, kind == EventKind.OUT ? -1 : 1, numbers);
   }
 
-  /** What came back with a part of a line goes out again, at the cost at which it came back. */
-  public void throwAway(int row, int part, int parts, Return.Line line, Return.Part of) {
+  /**
+   * What came back with a part of a line goes out again, at the cost at which it came back.
+   *
+   * @param parts of the line
+   * @param contra account that bears it
+   */
+  public void outAgain(
+      int row,
+      int part,
+      int parts,
+      Item item,
+      Place place,
+      long micros,
+      long contra,
+      List<Numbered> numbers) {
     long back = row + part * Plan.PART;
     long out = row + (parts + part) * Plan.PART;
-    Lot lot = line.item().tracking() == Tracking.SERIAL ? of.numbers().get(0).lot() : null;
-    event(
-        out,
-        EventKind.OUT,
-        line.item(),
-        of.quantity(),
-        0,
-        Plan.Event.targetInPlan(back),
-        line.thrown().account(),
-        null,
-        lot);
-    moves(out, line.item(), line.goes(), of.quantity(), -1, of.numbers());
+    Lot lot = item.tracking() == Tracking.SERIAL ? numbers.get(0).lot() : null;
+    event(out, EventKind.OUT, item, micros, 0, Plan.Event.targetInPlan(back), contra, null, lot);
+    moves(out, item, place, micros, -1, numbers);
   }
 
   /** Something that changes what an arrival is worth. */

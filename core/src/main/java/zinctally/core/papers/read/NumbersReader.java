@@ -1,18 +1,13 @@
 package zinctally.core.papers.read;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
 import zinctally.core.goods.Tracking;
@@ -29,12 +24,9 @@ import zinctally.core.units.Units;
  * EX-0101}; a lot with its expiry and how much of the line it is, as {@code M-7 2027-05-31: 40}.
  */
 public final class NumbersReader {
-  private static final Pattern RUN = Pattern.compile("(\\d{1,4})\\s+from\\s+(\\S{1,60})");
-  private static final Pattern ONE =
-      Pattern.compile("([^\\s:]{1,60})(?:\\s+(\\d{4}-\\d{2}-\\d{2}))?(?:\\s*:\\s*(.{1,30}))?");
-  private static final int MOST = 2000;
   private final Reader in;
-  private final Set<String> named = new HashSet<>();
+  private final NumbersTyped typed = new NumbersTyped();
+
   private final Map<Long, Long> lotTaken = new HashMap<>();
 
   public NumbersReader(Reader in) {
@@ -64,33 +56,33 @@ public final class NumbersReader {
     return given == null || !alone.sound() ? List.of() : given;
   }
 
-  private record Entry(String code, LocalDate expiry, Long micros) {}
-
   /**
    * What comes in; null when something is wrong.
    *
    * @param micros of the line
    */
   public List<Numbered> arriving(RowReader row, Item item, long micros, Place place) {
-    List<Entry> entries = entries(row, item, micros, List.of());
+    List<NumbersTyped.Entry> entries = entries(row, item, micros, List.of());
     if (entries == null) return null;
     Map<String, Catalogue.Kept> known = known(item, entries);
     List<Numbered> numbers = new ArrayList<>();
-    for (Entry entry : entries) {
-      Catalogue.Kept kept = known.get(key(entry.code));
+    for (NumbersTyped.Entry entry : entries) {
+      Catalogue.Kept kept = known.get(key(entry.code()));
       if (kept != null && item.tracking() == Tracking.SERIAL && kept.onHand() > 0)
-        fault(row, entry.code + " is here already: " + kept.whereabouts() + ".");
+        fault(row, entry.code() + " is here already: " + kept.whereabouts() + ".");
       if (kept != null
-          && entry.expiry != null
+          && entry.expiry() != null
           && kept.lot().expiry() != null
-          && !kept.lot().expiry().equals(entry.expiry))
+          && !kept.lot().expiry().equals(entry.expiry()))
         fault(
             row,
-            "Lot " + entry.code + " expires on " + kept.lot().expiry() + ", as it came before.");
-      Lot lot = kept == null ? new Lot(0, item.id(), entry.code, entry.expiry) : kept.lot();
-      if (kept == null && entry.expiry != null && entry.expiry.isBefore(in.book.rules().today()))
-        row.note("numbers", "Lot " + entry.code + " expired on " + entry.expiry + ".");
-      numbers.add(new Numbered(lot, entry.micros, 0));
+            "Lot " + entry.code() + " expires on " + kept.lot().expiry() + ", as it came before.");
+      Lot lot = kept == null ? new Lot(0, item.id(), entry.code(), entry.expiry()) : kept.lot();
+      if (kept == null
+          && entry.expiry() != null
+          && entry.expiry().isBefore(in.book.rules().today()))
+        row.note("numbers", "Lot " + entry.code() + " expired on " + entry.expiry() + ".");
+      numbers.add(new Numbered(lot, entry.micros(), 0));
     }
     return numbers;
   }
@@ -107,43 +99,44 @@ public final class NumbersReader {
       RowReader row, Item item, long micros, Place place, Set<Long> only) {
     List<Catalogue.Kept> here =
         row.cell("numbers").isEmpty() && place != null
-            ? in.book.lotsAt(item.id(), place.id(), only.isEmpty() ? 6 : MOST).stream()
+            ? in.book.lotsAt(item.id(), place.id(), only.isEmpty() ? 6 : NumbersTyped.MOST).stream()
                 .filter(k -> only.isEmpty() || only.contains(k.lot().id()))
                 .limit(6)
                 .toList()
             : List.of();
-    List<Entry> entries = entries(row, item, micros, here);
+    List<NumbersTyped.Entry> entries = entries(row, item, micros, here);
     if (entries == null) return null;
     Map<String, Catalogue.Kept> known = known(item, entries);
     List<Numbered> numbers = new ArrayList<>();
-    for (Entry entry : entries) {
-      Catalogue.Kept kept = known.get(key(entry.code));
+    for (NumbersTyped.Entry entry : entries) {
+      Catalogue.Kept kept = known.get(key(entry.code()));
       String word = item.tracking() == Tracking.SERIAL ? "serial number " : "lot ";
       if (kept == null) {
-        fault(row, "No " + word + entry.code + " of " + item.name() + " has ever come in.");
+        fault(row, "No " + word + entry.code() + " of " + item.name() + " has ever come in.");
         continue;
       }
       long at = place == null ? 0 : kept.at().getOrDefault(place.id(), 0L);
       long left = at - lotTaken.getOrDefault(kept.lot().id(), 0L);
-      if (place != null && left < entry.micros)
+      if (place != null && left < entry.micros())
         fault(
             row,
             item.tracking() == Tracking.SERIAL
-                ? entry.code + " is not at " + place.name() + ": " + kept.whereabouts() + "."
+                ? entry.code() + " is not at " + place.name() + ": " + kept.whereabouts() + "."
                 : place.name()
                     + " has "
                     + item.units().say(new Quantity(Math.max(0, left)))
                     + " of lot "
-                    + entry.code
+                    + entry.code()
                     + "; "
                     + kept.whereabouts()
                     + ".");
       LocalDate leaves = leaves();
       if (leaves != null && kept.since() != null && leaves.isBefore(kept.since()))
         fault(
-            row, entry.code + " came on " + kept.since() + "; it cannot leave on " + leaves + ".");
-      lotTaken.merge(kept.lot().id(), entry.micros, Long::sum);
-      numbers.add(new Numbered(kept.lot(), entry.micros, kept.arrival()));
+            row,
+            entry.code() + " came on " + kept.since() + "; it cannot leave on " + leaves + ".");
+      lotTaken.merge(kept.lot().id(), entry.micros(), Long::sum);
+      numbers.add(new Numbered(kept.lot(), entry.micros(), kept.arrival()));
     }
     return numbers;
   }
@@ -159,16 +152,16 @@ public final class NumbersReader {
    * paper is for the caller.
    */
   public List<Numbered> returning(RowReader row, Item item, long micros) {
-    List<Entry> entries = entries(row, item, micros, List.of());
+    List<NumbersTyped.Entry> entries = entries(row, item, micros, List.of());
     if (entries == null) return null;
     Map<String, Catalogue.Kept> known = known(item, entries);
     List<Numbered> numbers = new ArrayList<>();
-    for (Entry entry : entries) {
-      Catalogue.Kept kept = known.get(key(entry.code));
-      if (kept == null) fault(row, entry.code + " has never been here.");
+    for (NumbersTyped.Entry entry : entries) {
+      Catalogue.Kept kept = known.get(key(entry.code()));
+      if (kept == null) fault(row, entry.code() + " has never been here.");
       else if (item.tracking() == Tracking.SERIAL && kept.onHand() > 0)
-        fault(row, entry.code + " is here already: " + kept.whereabouts() + ".");
-      else numbers.add(new Numbered(kept.lot(), entry.micros, kept.arrival()));
+        fault(row, entry.code() + " is here already: " + kept.whereabouts() + ".");
+      else numbers.add(new Numbered(kept.lot(), entry.micros(), kept.arrival()));
     }
     return numbers;
   }
@@ -177,35 +170,41 @@ public final class NumbersReader {
     row.fault("numbers", says);
   }
 
-  private static String key(String code) {
+  static String key(String code) {
     return code.toLowerCase(Locale.ROOT);
   }
 
-  private Map<String, Catalogue.Kept> known(Item item, List<Entry> entries) {
+  private Map<String, Catalogue.Kept> known(Item item, List<NumbersTyped.Entry> entries) {
     Map<String, Catalogue.Kept> known = new HashMap<>();
     in.book
-        .lots(item.id(), entries.stream().map(Entry::code).toList())
+        .lots(item.id(), entries.stream().map(NumbersTyped.Entry::code).toList())
         .forEach(kept -> known.put(key(kept.lot().code()), kept));
     return known;
   }
 
   /** What is given; says how much that is, and what is wrong when it is not all of the line. */
-  private List<Entry> entries(RowReader row, Item item, long micros, List<Catalogue.Kept> offered) {
+  private List<NumbersTyped.Entry> entries(
+      RowReader row, Item item, long micros, List<Catalogue.Kept> offered) {
     int before = in.faults().size();
     boolean serial = item.tracking() == Tracking.SERIAL;
     if (serial && micros % Quantity.ONE != 0) {
       row.fault("quantity", "What has serial numbers is counted in whole pieces.");
       return null;
     }
-    List<Entry> entries = parsed(row, item, micros);
-    long given = entries.stream().mapToLong(e -> e.micros == null ? 0 : e.micros).sum();
+    List<NumbersTyped.Entry> entries = typed.parsed(row, item, micros);
+    long given = entries.stream().mapToLong(e -> e.micros() == null ? 0 : e.micros()).sum();
     Units units = item.units();
     String of = units.say(new Quantity(given)) + " of " + units.say(new Quantity(micros));
     row.beside("given", of + " given");
     if (in.faults().size() > before || given == micros) return complete(entries);
     String asked = serial ? "serial numbers" : "lots";
     if (entries.isEmpty())
-      fault(row, "Which " + asked + "? " + (offered.isEmpty() ? howTo(serial) : here(offered)));
+      fault(
+          row,
+          "Which "
+              + asked
+              + "? "
+              + (offered.isEmpty() ? NumbersTyped.howTo(serial) : here(offered)));
     else
       fault(
           row,
@@ -213,14 +212,8 @@ public final class NumbersReader {
     return complete(entries);
   }
 
-  private static List<Entry> complete(List<Entry> entries) {
-    return entries.stream().filter(e -> e.micros != null).toList();
-  }
-
-  private static String howTo(boolean serial) {
-    return serial
-        ? "Type, paste or scan them, or write a run like 12 from EX-0101."
-        : "Write lot and expiry, like M-7 2027-05-31; for several, with how many: M-7: 40, M-8: 60.";
+  private static List<NumbersTyped.Entry> complete(List<NumbersTyped.Entry> entries) {
+    return entries.stream().filter(e -> e.micros() != null).toList();
   }
 
   private static String here(List<Catalogue.Kept> offered) {
@@ -232,75 +225,5 @@ public final class NumbersReader {
                         + (k.lot().expiry() == null ? "" : " (" + k.lot().expiry() + ")"))
             .toList();
     return "Here are " + String.join(", ", words) + (words.size() < 6 ? "." : " and more.");
-  }
-
-  private List<Entry> parsed(RowReader row, Item item, long micros) {
-    boolean serial = item.tracking() == Tracking.SERIAL;
-    List<Entry> entries = new ArrayList<>();
-    String[] words = row.cell("numbers").split("[,;\\n\\t]+");
-    List<String> asked =
-        java.util.Arrays.stream(words).map(String::strip).filter(w -> !w.isEmpty()).toList();
-    for (String word : asked) {
-      Matcher run = RUN.matcher(word);
-      Matcher one = ONE.matcher(word);
-      if (serial && run.matches()) run(row, run.group(1), run.group(2), entries);
-      else if (one.matches()) {
-        LocalDate expiry = one.group(2) == null ? null : day(row, one.group(2));
-        Long part =
-            serial
-                ? Long.valueOf(Quantity.ONE)
-                : part(row, item, one.group(3), micros, asked.size());
-        entries.add(new Entry(one.group(1), expiry, part));
-      } else fault(row, "\"" + word + "\" is not understood. " + howTo(serial));
-      if (entries.size() > MOST) {
-        fault(row, "A line takes " + MOST + " numbers at most; use a second line.");
-        return List.of();
-      }
-    }
-    for (Entry entry : entries)
-      if (!named.add(item.id() + " " + key(entry.code) + (serial ? "" : " " + row)))
-        fault(row, entry.code + " stands here twice.");
-    return entries;
-  }
-
-  /** How much of the line a lot is; all of it when it is the only one. */
-  private Long part(RowReader row, Item item, String typed, long micros, int lots) {
-    if (typed == null && lots == 1) return micros;
-    Optional<Units.Typed> read = typed == null ? Optional.empty() : item.units().read(typed);
-    if (read.isPresent() && read.get().quantity().signum() > 0)
-      return read.get().quantity().micros();
-    fault(row, "How much of each lot? Write it behind the lot: M-7: 40, M-8: 60.");
-    return null;
-  }
-
-  private LocalDate day(RowReader row, String typed) {
-    try {
-      return LocalDate.parse(typed);
-    } catch (DateTimeParseException notADate) {
-      fault(row, typed + " is not a date.");
-      return null;
-    }
-  }
-
-  /** The first number and how many: the last digits in it count on. */
-  private void run(RowReader row, String count, String first, List<Entry> entries) {
-    int wanted = Integer.parseInt(count);
-    // the digits nearest the end count on
-    int end = first.length();
-    while (end > 0 && !Character.isDigit(first.charAt(end - 1))) end--;
-    int start = end;
-    while (start > 0 && Character.isDigit(first.charAt(start - 1)) && end - start < 18) start--;
-    if (start == end || wanted > MOST) {
-      fault(row, "A run needs a first number with digits in it, like 12 from EX-0101.");
-      return;
-    }
-    long number = Long.parseLong(first.substring(start, end));
-    String form = "%0" + (end - start) + "d";
-    for (int i = 0; i < wanted; i++)
-      entries.add(
-          new Entry(
-              first.substring(0, start) + String.format(form, number + i) + first.substring(end),
-              null,
-              Quantity.ONE));
   }
 }

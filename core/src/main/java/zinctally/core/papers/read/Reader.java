@@ -1,7 +1,6 @@
 package zinctally.core.papers.read;
 
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -13,9 +12,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
-import zinctally.core.goods.Item;
-import zinctally.core.ledger.Account;
-import zinctally.core.ledger.Role;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
@@ -26,20 +22,25 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.TaxRate;
-import zinctally.core.papers.money.OpenItem;
 import zinctally.core.papers.trade.CounterSale;
 import zinctally.core.papers.trade.Trade;
 
 /** Reads single fields and cells of one draft, and gathers what is wrong. */
 public final class Reader {
-  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private static final int LONGEST_TEXT = 500;
+
   public final Draft draft;
+
   public final Catalogue book;
+
   private final List<Fault> faults = new ArrayList<>();
+
   private final List<Fault> notes = new ArrayList<>();
+
   private final Set<Integer> wrong = new HashSet<>();
+
   public final Map<Integer, Reading.RowFacts> facts = new TreeMap<>();
+
   public Reading.Sums toPay;
 
   /** What would be sold, when only how it is paid is not right yet; else null. */
@@ -281,81 +282,10 @@ public final class Reader {
     return book.rules().coin().say(minor);
   }
 
-  /** Asks when another paper of this kind from them bears their number. */
-  public void askSameNumber(Party who, String theirNumber) {
-    if (who == null || who.id() == 0 || theirNumber.isEmpty()) return;
-    book.sameNumber(draft.kind(), who.id(), theirNumber)
-        .ifPresent(other -> ask("their_number", other + " bears the same number."));
-  }
-
-  /** Whether the weight of all these is known; says of which it is not. */
-  public boolean weighed(String field, List<Item> items) {
-    List<String> unknown =
-        items.stream().filter(i -> i.weight() == null).map(Item::name).distinct().toList();
-    if (unknown.isEmpty()) return true;
-    fault(
-        field,
-        "The weight of "
-            + String.join(", ", unknown)
-            + " is not known; write it on the item, or share otherwise.");
-    return false;
-  }
-
   /** Net and tax of the lines, with what comes off the whole taken off. */
   public LineAmounts amounts(List<LineAmounts.Line> lines) {
     boolean included = "included".equals(draft.field("prices"));
     long sum = lines.stream().mapToLong(LineAmounts.Line::amount).reduce(0, Math::addExact);
-    return LineAmounts.of(lines, offTheWhole(sum), included, book.rules().taxOnSums());
-  }
-
-  /** The bank or cash account that takes or gives money; null when none is named rightly. */
-  public Account moneyAccount() {
-    Optional<Account> account = book.account(draft.field("money"));
-    if (account.isEmpty()) fault("money", "From or to which bank or cash account?");
-    else if (account.get().role() != Role.MONEY || !account.get().active()) {
-      fault("money", account.get().label() + " is no bank or cash account in use.");
-      return null;
-    }
-    return account.orElse(null);
-  }
-
-  /** What comes off the whole, an amount or percent; minor units. */
-  private long offTheWhole(long sum) {
-    String typed = draft.field("off");
-    if (typed.isEmpty() || sum == 0) return 0;
-    boolean percent = typed.endsWith("%");
-    BigDecimal read =
-        amount(
-            "off",
-            percent ? typed.substring(0, typed.length() - 1).strip() : typed,
-            percent ? 4 : book.rules().coin().digits());
-    if (read == null) return 0;
-    BigDecimal most = percent ? HUNDRED : book.rules().coin().decimal(sum);
-    if (read.signum() < 0 || read.compareTo(most) > 0) {
-      fault(
-          "off",
-          "Between 0 and "
-              + (percent ? "100 %" : say(sum) + ", which is all of it,")
-              + " can come off the whole.");
-      return 0;
-    }
-    if (!percent) return book.rules().coin().minor(read);
-    return BigDecimal.valueOf(sum)
-        .multiply(read)
-        .divide(HUNDRED, 0, RoundingMode.HALF_UP)
-        .longValueExact();
-  }
-
-  /** Asks when a customer would owe more than their limit. */
-  public void askCredit(Party who, long more) {
-    if (who == null || who.id() == 0) return;
-    Optional<Long> limit = book.creditLimit(who.id());
-    if (limit.isEmpty()) return;
-    long owed =
-        Math.addExact(book.openItems(who.id()).stream().mapToLong(OpenItem::open).sum(), more);
-    if (owed > limit.get())
-      ask(
-          who.kind().field(),
-          who.name() + " would owe " + say(owed) + "; the limit is " + say(limit.get()) + ".");
+    return LineAmounts.of(lines, OffTheWhole.read(this, sum), included, book.rules().taxOnSums());
   }
 }

@@ -7,7 +7,6 @@ import java.util.Optional;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
-import zinctally.core.number.Share;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
@@ -18,7 +17,9 @@ import zinctally.core.units.Units;
 /** Reads the cells of one row of the line table, and says what is wrong at them. */
 public final class RowReader {
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
+
   private final Reader in;
+
   private final int index;
 
   RowReader(Reader in, int index) {
@@ -29,6 +30,10 @@ public final class RowReader {
   /** Where it stands, from zero. */
   public int index() {
     return index;
+  }
+
+  Catalogue book() {
+    return in.book;
   }
 
   /** What is typed in a column. */
@@ -268,35 +273,6 @@ public final class RowReader {
     beside(
         "discount", Figures.plain(percent.setScale(2, RoundingMode.HALF_UP).stripTrailingZeros()));
     return new Discounted(percent, amountOf(quantity, at, BigDecimal.ZERO));
-  }
-
-  /**
-   * Says what a line earns at the present cost of its goods, and when that is less than nothing.
-   */
-  public void margin(Item item, long micros, long net) {
-    Optional<Catalogue.LatestCost> present = in.book.presentCost(item.id());
-    if (present.isEmpty() || micros == 0) return;
-    long cost = Share.of(present.get().value(), micros, present.get().micros());
-    if (net != 0)
-      beside(
-          "margin",
-          BigDecimal.valueOf(net - cost)
-                  .multiply(HUNDRED)
-                  .divide(BigDecimal.valueOf(net), 0, RoundingMode.HALF_UP)
-                  .toPlainString()
-                  .replace('-', '−')
-              + " %");
-    if (net >= cost) return;
-    int digits = in.book.rules().coin().digits();
-    note(
-        "price",
-        item.name()
-            + " is sold at "
-            + Figures.grouped(in.book.rules().coin().each(net, micros), digits)
-            + ", under its present cost of "
-            + Figures.grouped(
-                in.book.rules().coin().each(present.get().value(), present.get().micros()), digits)
-            + ".");
   }
 
   /** Writes something beside it. */

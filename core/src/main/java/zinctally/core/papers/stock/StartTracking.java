@@ -3,6 +3,7 @@ package zinctally.core.papers.stock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Position;
 import zinctally.core.goods.Item;
@@ -45,6 +46,11 @@ public record StartTracking(
   @Override
   public PaperKind kind() {
     return PaperKind.START_TRACKING;
+  }
+
+  @Override
+  public Optional<Item> stocks() {
+    return Optional.of(item);
   }
 
   @Override

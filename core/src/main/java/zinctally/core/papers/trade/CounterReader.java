@@ -8,6 +8,7 @@ import java.util.Optional;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.money.OpenItem;
+import zinctally.core.papers.read.PartyQuestions;
 import zinctally.core.papers.read.Reader;
 
 /** Reads a counter sale: what is sold as an invoice is, and how it is paid. */
@@ -49,7 +50,7 @@ public final class CounterReader {
     List<Instalments.Part> later = owed == 0 ? List.of() : later(trade, owed);
     if (owed > 0 && in.draft.party().isEmpty())
       in.fault("customer", "Who owes " + in.say(owed) + "? What is not paid at once needs a name.");
-    if (owed > 0) in.askCredit(trade.who(), owed);
+    if (owed > 0) PartyQuestions.credit(in, trade.who(), owed);
     return in.done(
         () ->
             new CounterSale(

@@ -17,8 +17,11 @@ import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.flow.FlowReader;
 import zinctally.core.papers.read.LineAmounts;
+import zinctally.core.papers.read.Margin;
+import zinctally.core.papers.read.PartyQuestions;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
+import zinctally.core.papers.read.Weights;
 import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
 
@@ -43,7 +46,7 @@ public final class TradeReader {
   public static Reading trade(Reader in) {
     TradeReader reader = new TradeReader(in);
     Trade trade = reader.read();
-    if (!reader.buying && trade != null) in.askCredit(trade.who(), trade.total());
+    if (!reader.buying && trade != null) PartyQuestions.credit(in, trade.who(), trade.total());
     return in.done(() -> trade);
   }
 
@@ -60,7 +63,7 @@ public final class TradeReader {
   private Trade sound() {
     LocalDate due = in.due(date, who);
     String number = in.text(buying ? "their_number" : "reference");
-    if (buying) in.askSameNumber(who, number);
+    if (buying) PartyQuestions.sameNumber(in, who, number);
     List<Typed> typed = new ArrayList<>();
     for (RowReader row : in.rows()) if (!row.isZero()) typed(row).ifPresent(typed::add);
     List<TradeLine> lines = lines(typed);
@@ -168,7 +171,7 @@ public final class TradeReader {
       long micros = t.quantity.quantity().micros();
       flow = flows.asked(t.row, t.item, t.place, micros, net);
       if (!buying) t.row.askPromised(t.item, t.place, flow.now(), flow.order());
-      if (!buying && net != null) t.row.margin(t.item, micros, net);
+      if (!buying && net != null) Margin.say(t.row, t.item, micros, net);
     }
     if (!t.sound || net == null || !t.row.sound()) return Optional.empty();
     return Optional.of(
@@ -210,7 +213,7 @@ public final class TradeReader {
     if (bears == Trade.Bears.EXPENSE || lines.stream().allMatch(l -> l.item() != null))
       return Trade.Bears.EXPENSE;
     List<Item> items = goods.stream().map(TradeLine::item).toList();
-    if (bears == Trade.Bears.WEIGHT && !in.weighed("charges", items)) return bears;
+    if (bears == Trade.Bears.WEIGHT && !Weights.known(in, "charges", items)) return bears;
     if (goods.isEmpty())
       in.fault(
           "charges",

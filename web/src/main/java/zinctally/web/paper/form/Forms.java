@@ -28,6 +28,11 @@ public class Forms {
     return forms.containsKey(kind);
   }
 
+  /** Whether a kind can be begun from a list of it; the counter has a page of its own. */
+  public boolean begins(PaperKind kind) {
+    return has(kind) && !kind.is(PaperKind.Trait.COUNTER);
+  }
+
   /** The form of a kind; an empty one for a kind that has none. */
   public PaperForm of(PaperKind kind) {
     return forms.getOrDefault(kind, new PaperForm(kind, List.of(), List.of()));

@@ -1,0 +1,36 @@
+package zinctally.core.papers.read;
+
+import java.util.Optional;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.money.OpenItem;
+
+/** What is asked about whom a paper is from or for. */
+public final class PartyQuestions {
+  private PartyQuestions() {}
+
+  /** Asks when another paper of this kind from them bears their number. */
+  public static void sameNumber(Reader in, Party who, String theirNumber) {
+    if (who == null || who.id() == 0 || theirNumber.isEmpty()) return;
+    in.book
+        .sameNumber(in.draft.kind(), who.id(), theirNumber)
+        .ifPresent(other -> in.ask("their_number", other + " bears the same number."));
+  }
+
+  /** Asks when a customer would owe more than their limit. */
+  public static void credit(Reader in, Party who, long more) {
+    if (who == null || who.id() == 0) return;
+    Optional<Long> limit = in.book.creditLimit(who.id());
+    if (limit.isEmpty()) return;
+    long owed =
+        Math.addExact(in.book.openItems(who.id()).stream().mapToLong(OpenItem::open).sum(), more);
+    if (owed > limit.get())
+      in.ask(
+          who.kind().field(),
+          who.name()
+              + " would owe "
+              + in.say(owed)
+              + "; the limit is "
+              + in.say(limit.get())
+              + ".");
+  }
+}

@@ -1,0 +1,50 @@
+# shellcheck shell=bash
+# The database server on loopback. ./zinc-tally sources this.
+
+db_account() { # the Unix user the server runs as
+  [ "$(id -u)" = 0 ] || { id -un; return; }
+  if id mysql >/dev/null 2>&1 && setpriv --reuid mysql --regid mysql --clear-groups test -x "$HOME_DIR" 2>/dev/null; then echo mysql; else echo root; fi
+}
+
+db_sql() { MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb --no-defaults -h127.0.0.1 -P"$DB_PORT" -uzinc "$@"; }
+
+db_up() {
+  local data=$HOME_DIR/db pid=$HOME_DIR/run/db.pid user
+  if alive "$pid"; then return; fi
+  ! open_port "$DB_PORT" || fail "port $DB_PORT is taken by another program; set ${DB_PORT_NAME:-ZINC_DB_PORT} to a free one"
+  user=$(db_account)
+  if [ ! -f "$HOME_DIR/run/db.password" ]; then
+    (umask 077; head -c 24 /dev/urandom | base64 | tr -d '/+=\n' > "$HOME_DIR/run/db.password")
+  fi
+  if [ ! -d "$data/mysql" ]; then
+    mkdir -p "$data"; [ "$user" = root ] || [ "$(id -u)" != 0 ] || chown -R "$user" "$data"
+    mariadb-install-db --no-defaults --user="$user" --datadir="$data" --auth-root-authentication-method=normal --skip-test-db \
+      > "$HOME_DIR/log/db-install.log" 2>&1 || fail "could not make the database; see $HOME_DIR/log/db-install.log"
+  fi
+  local init=$HOME_DIR/run/db-init.sql word; word=$(cat "$HOME_DIR/run/db.password")
+  (umask 077; cat > "$init" <<SQL
+create user if not exists zinc@'127.0.0.1' identified by '$word';
+alter user zinc@'127.0.0.1' identified by '$word';
+grant all on *.* to zinc@'127.0.0.1';
+alter user root@localhost identified via unix_socket;
+SQL
+  )
+  [ "$user" != mysql ] || chown mysql "$init"
+  # a folder of its own for temporary tables: a server that starts clears them away
+  mkdir -p "$HOME_DIR/db-tmp"; [ "$user" != mysql ] || chown mysql "$HOME_DIR/db-tmp"
+  touch "$HOME_DIR/log/db.log"; [ "$user" != mysql ] || chown mysql "$HOME_DIR/log/db.log"
+  local socket=$HOME_DIR/db/s; [ ${#socket} -lt 100 ] || socket=/tmp/zinc-$DB_PORT.sock
+  setsid mariadbd --no-defaults --user="$user" --datadir="$data" --tmpdir="$HOME_DIR/db-tmp" --port="$DB_PORT" --bind-address=127.0.0.1 \
+    --socket="$socket" --pid-file="$data/pid" --init-file="$init" --log-error="$HOME_DIR/log/db.log" \
+    --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve \
+    --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION \
+    --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=512M --innodb-log-file-size=256M \
+    --max-allowed-packet=64M --max-connections=120 --tmp-table-size=128M --max-heap-table-size=128M </dev/null >/dev/null 2>&1 &
+  echo $! > "$pid"
+  for _ in $(seq 150); do
+    if open_port "$DB_PORT" && db_sql -e 'select 1' >/dev/null 2>&1; then rm -f "$init"; return; fi
+    alive "$pid" || break
+    sleep 0.2
+  done
+  fail "the database did not start; see $HOME_DIR/log/db.log"
+}

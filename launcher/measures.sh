@@ -1,0 +1,73 @@
+# shellcheck shell=bash
+# What is measured and tried hard, on a database server of its own. ./zinc-tally sources this.
+
+bench_up() { # builds the measures and starts a database of their own
+  prepare
+  say "Building ..." >&2
+  mvn -q -B -pl bench -am -Dmaven.test.skip=true package > "$HOME_DIR/log/build.log" 2>&1 || { tail -30 "$HOME_DIR/log/build.log" >&2; fail "the build failed; see $HOME_DIR/log/build.log"; }
+  HOME_DIR=$HOME_DIR/bench; DB_PORT_NAME=ZINC_BENCH_DB_PORT; DB_PORT=${ZINC_BENCH_DB_PORT:-8713}
+  mkdir -p "$HOME_DIR/log" "$HOME_DIR/run"
+  db_up; trap 'stop_one db' EXIT
+  export ZINC_DB_SERVER="jdbc:mariadb://127.0.0.1:$DB_PORT/" ZINC_DB_USER=zinc
+  ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password"); export ZINC_DB_PASSWORD
+}
+
+bench_java() { java -Xmx1g -XX:+UseSerialGC -cp "$ROOT/bench/target/classes:$(cat "$ROOT/bench/target/class-path.txt")" "$@"; }
+
+crash() { # rounds
+  local acknowledged=$HOME_DIR/run/acknowledged worker
+  : > "$acknowledged"; db_sql -e 'drop database if exists zinc_bench_crash'
+  for round in $(seq "$1"); do
+    java -Xmx512m -XX:+UseSerialGC -cp "$ROOT/bench/target/classes:$(cat "$ROOT/bench/target/class-path.txt")" \
+      zinctally.bench.CrashWorker "$acknowledged" "$round" > "$HOME_DIR/run/working" 2> "$HOME_DIR/log/crash.log" &
+    worker=$!
+    for _ in $(seq 300); do grep -q working "$HOME_DIR/run/working" && break; kill -0 "$worker" 2>/dev/null || fail "the worker did not start; see $HOME_DIR/log/crash.log"; sleep 0.1; done
+    sleep "$((1 + RANDOM % 4)).$((RANDOM % 10))"
+    if [ $((round % 2)) = 0 ]; then
+      say "round $round: the database is killed"
+      { kill -9 "$(cat "$HOME_DIR/run/db.pid")"; sleep 0.5; kill -9 "$worker"; wait; } 2>/dev/null || true
+      db_up
+    else
+      say "round $round: the program is killed"
+      { kill -9 "$worker"; wait "$worker"; } 2>/dev/null || true
+    fi
+    bench_java zinctally.bench.CrashCheck "$acknowledged" crash || fail "round $round left faults"
+  done
+  db_sql -e 'drop database zinc_bench_crash'
+}
+
+hands_up() { # starts the program on the book of the eight, on a port of its own
+  (WEB_PORT=$HANDS_PORT; java_app zinc_bench_hands --spring.profiles.active=own </dev/null >> "$HOME_DIR/log/hands.log" 2>&1) &
+  echo $! > "$HOME_DIR/run/hands.pid"
+  for _ in $(seq 600); do
+    if grep -q . <(curl -fs "http://127.0.0.1:$HANDS_PORT/health" 2>/dev/null); then return; fi
+    alive "$HOME_DIR/run/hands.pid" || fail "the program did not start; see $HOME_DIR/log/hands.log"
+    sleep 0.2
+  done
+  fail "the program did not answer in two minutes; see $HOME_DIR/log/hands.log"
+}
+
+hands() { # seconds, kills
+  local acknowledged=$HOME_DIR/run/hands-acknowledged people before
+  HANDS_PORT=${ZINC_HANDS_PORT:-8714}
+  packages curl curl
+  ! open_port "$HANDS_PORT" || fail "port $HANDS_PORT is taken by another program; set ZINC_HANDS_PORT to a free one"
+  : > "$acknowledged"; db_sql -e 'drop database if exists zinc_bench_hands'
+  bench_java zinctally.bench.HandsBook
+  trap 'kill -9 "$(cat "$HOME_DIR/run/hands.pid")" 2>/dev/null; stop_one db' EXIT
+  hands_up
+  bench_java zinctally.bench.Hands "http://127.0.0.1:$HANDS_PORT" "$acknowledged" "$1" 1 || fail "pages failed; see $HOME_DIR/log/hands.log"
+  bench_java zinctally.bench.CrashCheck "$acknowledged" hands || fail "the book does not hold"
+  for round in $(seq "$2"); do
+    before=$(wc -l < "$acknowledged")
+    bench_java zinctally.bench.Hands "http://127.0.0.1:$HANDS_PORT" "$acknowledged" 60 "$((round + 1))" & people=$!
+    for _ in $(seq 250); do [ "$(wc -l < "$acknowledged")" -eq "$before" ] || break; sleep 0.2; done
+    sleep "$((2 + RANDOM % 9))" # into the middle of their work
+    say "round $round: the program is killed"
+    { kill -9 "$(cat "$HOME_DIR/run/hands.pid")"; } 2>/dev/null || true
+    wait "$people" || fail "pages failed before the kill; see $HOME_DIR/log/hands.log"
+    bench_java zinctally.bench.CrashCheck "$acknowledged" hands || fail "round $round left faults"
+    hands_up
+  done
+  db_sql -e 'drop database zinc_bench_hands'
+}

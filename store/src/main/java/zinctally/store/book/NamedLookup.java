@@ -1,0 +1,127 @@
+package zinctally.store.book;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import zinctally.core.ledger.Account;
+import zinctally.core.ledger.Role;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.back.ReturnReason;
+import zinctally.core.papers.stock.Reason;
+
+/** Finds what is set up in a book and has a name: accounts, places, rates, reasons. */
+final class NamedLookup {
+  private final JdbcClient sql;
+  private final List<Account> accounts;
+  private final Map<String, Place> places = new HashMap<>();
+  private final Map<String, TaxRate> rates = new HashMap<>();
+  private final Map<String, Reason> reasons = new HashMap<>();
+
+  NamedLookup(JdbcClient sql, List<Account> accounts) {
+    this.sql = sql;
+    this.accounts = accounts;
+    sql.sql("select id, name from place where active")
+        .query((row, n) -> new Place(row.getLong(1), row.getString(2)))
+        .list()
+        .forEach(p -> places.put(key(p.name()), p));
+    sql.sql("select id, code, name, percent from tax_rate where active")
+        .query(
+            (row, n) ->
+                new TaxRate(
+                    row.getLong(1), row.getString(2), row.getString(3), row.getBigDecimal(4)))
+        .list()
+        .forEach(r -> rates.put(key(r.code()), r));
+    sql.sql("select id, name, account_id from reason where active")
+        .query((row, n) -> new Reason(row.getLong(1), row.getString(2), row.getLong(3)))
+        .list()
+        .forEach(r -> reasons.put(key(r.name()), r));
+  }
+
+  private static String key(String typed) {
+    return typed.strip().toLowerCase(Locale.ROOT);
+  }
+
+  /** Ids of the accounts that hold stock. */
+  Set<Long> stockAccounts() {
+    return accounts.stream()
+        .filter(a -> a.role() == Role.STOCK)
+        .map(Account::id)
+        .collect(Collectors.toSet());
+  }
+
+  /** The rate of a row with the columns rate, code, name and percent; null for none. */
+  static TaxRate rate(ResultSet row) throws SQLException {
+    return row.getLong("rate") == 0
+        ? null
+        : new TaxRate(
+            row.getLong("rate"),
+            row.getString("code"),
+            row.getString("name"),
+            row.getBigDecimal("percent"));
+  }
+
+  /** The account that is used for a purpose of which there is one. */
+  Account usual(String purpose) {
+    return account(
+        sql.sql("select account_id from tender where kind = ?")
+            .param(purpose)
+            .query(Long.class)
+            .single());
+  }
+
+  Optional<Account> account(String typed) {
+    String wanted = key(typed);
+    return accounts.stream()
+        .filter(
+            a ->
+                key(a.code()).equals(wanted)
+                    || key(a.name()).equals(wanted)
+                    || key(a.label()).equals(wanted))
+        .findFirst();
+  }
+
+  Account account(long id) {
+    return accounts.stream().filter(a -> a.id() == id).findFirst().orElseThrow();
+  }
+
+  Account account(Role role) {
+    return accounts.stream()
+        .filter(a -> a.role() == role && a.active())
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException("no account in use is for " + role.words()));
+  }
+
+  Optional<Place> place(String name) {
+    return Optional.ofNullable(places.get(key(name)));
+  }
+
+  Optional<TaxRate> taxRate(String code) {
+    return Optional.ofNullable(rates.get(key(code)));
+  }
+
+  Optional<Reason> reason(String name) {
+    return Optional.ofNullable(reasons.get(key(name)));
+  }
+
+  Optional<ReturnReason> returnReason(String name) {
+    return sql.sql("select id, name from return_reason where name = ? and active")
+        .param(name.strip())
+        .query((row, n) -> new ReturnReason(row.getLong(1), row.getString(2)))
+        .optional();
+  }
+
+  Optional<String> seller(String initials) {
+    return sql.sql("select login from app_user where initials = ? and active and role <> 'READER'")
+        .param(initials.strip())
+        .query(String.class)
+        .optional();
+  }
+}

@@ -1,0 +1,97 @@
+package zinctally.store.posting;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+import zinctally.core.ledger.JournalEntry;
+import zinctally.core.ledger.JournalLine;
+
+/** Writes journal entries and the sums by account; always inside one posting's transaction. */
+@Component
+class JournalWriter {
+  private final JdbcTemplate jdbc;
+
+  JournalWriter(JdbcTemplate jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /**
+   * What journal entries belong to.
+   *
+   * @param reverses whether they take back an earlier version
+   * @param till through which their cash goes
+   */
+  record Of(long paper, int version, boolean reverses, Optional<Long> till) {}
+
+  /** Writes journal entries and returns their ids by posting date. */
+  Map<LocalDate, Long> write(List<JournalEntry> journals, Of of, Set<Long> stock) {
+    Map<LocalDate, Long> byDate = new HashMap<>();
+    if (journals.isEmpty()) return byDate;
+    List<Long> ids =
+        jdbc.queryForList(
+            "select next value for journal_id from seq_1_to_" + journals.size(), Long.class);
+    List<Object[]> heads = new ArrayList<>();
+    List<Object[]> lines = new ArrayList<>();
+    Sums months = new Sums();
+    Map<Long, Sums> byItem = new TreeMap<>();
+    for (int i = 0; i < journals.size(); i++) {
+      JournalEntry entry = journals.get(i);
+      heads.add(
+          new Object[] {
+            ids.get(i), entry.date(), of.paper, of.version, of.reverses, of.till.orElse(null)
+          });
+      int n = 0;
+      for (JournalLine line : entry.lines()) {
+        lines.add(
+            new Object[] {
+              ids.get(i),
+              n++,
+              line.account(),
+              entry.date(),
+              line.item(),
+              line.party(),
+              line.amount(),
+              line.memo(),
+              line.worked()
+            });
+        months.add(
+            line.account(),
+            entry.date().withDayOfMonth(1),
+            Math.max(0, line.amount()),
+            Math.max(0, -line.amount()));
+        if (stock.contains(line.account()))
+          byItem
+              .computeIfAbsent(line.account(), a -> new Sums())
+              .add(line.item(), entry.date().withDayOfMonth(1), line.amount(), 0);
+      }
+    }
+    jdbc.batchUpdate(
+        "insert into journal (id, date, paper_id, version, reverses, till_id)"
+            + " values (?, ?, ?, ?, ?, ?)",
+        heads);
+    jdbc.batchUpdate(
+        "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo, worked)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        lines);
+    jdbc.batchUpdate(
+        "insert into account_month values (?, ?, ?, ?) on duplicate key update"
+            + " debit = debit + values(debit), credit = credit + values(credit)",
+        months.rows(true));
+    byItem.forEach(
+        (account, cells) ->
+            jdbc.batchUpdate(
+                "insert into stock_account_month values ("
+                    + account
+                    + ", ?, ?, ?) on duplicate key update amount = amount + values(amount)",
+                cells.rows(false)));
+    for (int i = 0; i < journals.size(); i++) byDate.put(journals.get(i).date(), ids.get(i));
+    return byDate;
+  }
+}

@@ -1,0 +1,104 @@
+package zinctally.store.posting;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
+import org.springframework.stereotype.Component;
+import zinctally.core.papers.Fault;
+import zinctally.core.papers.plan.Plan;
+import zinctally.store.Refused;
+
+/** Writes which goods moved, and what is where since; always inside one posting's transaction. */
+@Component
+class MoveWriter {
+  private static final Comparator<List<Long>> BY_ITEM_AND_PLACE =
+      Comparator.comparing((List<Long> key) -> key.get(0)).thenComparing(key -> key.get(1));
+  private static final int CHUNK = 1000;
+  private final JdbcTemplate jdbc;
+
+  MoveWriter(JdbcTemplate jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  /**
+   * @throws Refused when a serial number would be twice, or less of a lot than nothing
+   */
+  void write(Worker.Job job, long paper) {
+    List<Object[]> moves = new ArrayList<>();
+    TreeMap<List<Long>, Long> places = new TreeMap<>(BY_ITEM_AND_PLACE);
+    TreeMap<List<Long>, Long> lots = new TreeMap<>(BY_ITEM_AND_PLACE);
+    for (Undo.Moved m : job.undo().moves()) {
+      LocalDate date = job.undo().on(m.date());
+      moves.add(new Object[] {m.item(), m.place(), date, -m.quantity(), paper, m.line(), m.lot()});
+      if (m.lot() != 0) lots.merge(List.of(m.lot(), m.place()), -m.quantity(), Math::addExact);
+      places.merge(List.of(m.item(), m.place()), -m.quantity(), Math::addExact);
+    }
+    for (Plan.Move m : job.plan().moves()) {
+      boolean own = m.of() == null || m.of().paper() == 0;
+      moves.add(
+          new Object[] {
+            m.item(),
+            m.place(),
+            m.of() == null ? job.date() : m.of().at().date(),
+            m.quantity(),
+            own ? paper : m.of().paper(),
+            m.line(),
+            m.lot() == null ? 0 : m.lot().id()
+          });
+      if (m.lot() != null)
+        lots.merge(List.of(m.lot().id(), m.place()), m.quantity(), Math::addExact);
+      places.merge(List.of(m.item(), m.place()), m.quantity(), Math::addExact);
+    }
+    jdbc.batchUpdate(
+        "insert into quantity_move (item_id, place_id, date, quantity, paper_id, line, lot_id)"
+            + " values (?, ?, ?, ?, ?, ?, ?)",
+        moves);
+    jdbc.batchUpdate(
+        "insert into place_stock values (?, ?, ?)"
+            + " on duplicate key update quantity = quantity + values(quantity)",
+        places.entrySet().stream()
+            .map(p -> new Object[] {p.getKey().get(0), p.getKey().get(1), p.getValue()})
+            .toList());
+    lots(lots);
+  }
+
+  private void lots(TreeMap<List<Long>, Long> lots) {
+    if (lots.isEmpty()) return;
+    jdbc.batchUpdate(
+        "insert into lot_stock values (?, ?, ?)"
+            + " on duplicate key update quantity = quantity + values(quantity)",
+        lots.entrySet().stream()
+            .map(l -> new Object[] {l.getKey().get(0), l.getKey().get(1), l.getValue()})
+            .toList());
+    jdbc.batchUpdate(
+        "update lot set on_hand = on_hand + ? where id = ?",
+        lots.entrySet().stream().map(l -> new Object[] {l.getValue(), l.getKey().get(0)}).toList());
+    List<Fault> wrong = new ArrayList<>();
+    NamedParameterJdbcTemplate named = new NamedParameterJdbcTemplate(jdbc);
+    List<Long> ids = lots.keySet().stream().map(k -> k.get(0)).distinct().toList();
+    for (int from = 0; from < ids.size(); from += CHUNK)
+      named.query(
+          """
+          select l.code, i.name, p.name, s.quantity < 0, l.on_hand > 0
+          from lot l join item i on i.id = l.item_id
+          join lot_stock s on s.lot_id = l.id join place p on p.id = s.place_id
+          where l.id in (:lots)
+            and (s.quantity < 0 or i.tracking = 'SERIAL' and l.on_hand not in (0, 1000000))
+          """,
+          Map.of("lots", ids.subList(from, Math.min(ids.size(), from + CHUNK))),
+          row -> {
+            String what = row.getString(1) + " of " + row.getString(2);
+            wrong.add(
+                Fault.whole(
+                    row.getBoolean(4)
+                        ? row.getString(3) + " has less of " + what + " than this takes."
+                        : what + " would be here twice."));
+          });
+    if (!wrong.isEmpty()) throw new Refused(wrong);
+  }
+}
