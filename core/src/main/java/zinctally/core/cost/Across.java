@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeSet;
 
 /**
@@ -44,7 +45,7 @@ public final class Across {
     while (!stale.isEmpty()) {
       if (rounds-- < 0) throw new IllegalArgumentException("these goods are made of themselves");
       long item = stale.pollFirst();
-      worked.put(item, pools.get(item).recost(values));
+      worked.put(item, of(pools, item).recost(values));
       for (Assembly assembly : from.getOrDefault(item, List.of()))
         if (known(assembly, worked)) stale.addAll(flow(assembly, worked, values));
     }
@@ -61,17 +62,22 @@ public final class Across {
     return assembly.components().stream().allMatch(part -> worked.containsKey(part.item()));
   }
 
+  /** What must be there: each item has its pool, each event its value. */
+  private static <T> T of(Map<Long, T> all, long id) {
+    return Objects.requireNonNull(all.get(id));
+  }
+
   /** Gives results their new values; returns the items of those that changed. */
   private static TreeSet<Long> flow(
       Assembly assembly, Map<Long, Recost> worked, Map<Long, Long> values) {
     Map<Long, Long> costs = new HashMap<>();
     for (Assembly.Component part : assembly.components())
-      costs.put(part.event(), -worked.get(part.item()).values().get(part.event()));
+      costs.put(part.event(), -of(of(worked, part.item()).values(), part.event()));
     Map<Long, Long> now = assembly.values(costs);
     TreeSet<Long> changed = new TreeSet<>();
     for (Assembly.Result result : assembly.results()) {
-      Long before = values.put(result.event(), now.get(result.event()));
-      if (!now.get(result.event()).equals(before)) changed.add(result.item());
+      Long after = of(now, result.event());
+      if (!after.equals(values.put(result.event(), after))) changed.add(result.item());
     }
     return changed;
   }

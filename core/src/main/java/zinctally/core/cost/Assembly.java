@@ -2,6 +2,7 @@ package zinctally.core.cost;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import zinctally.core.number.Spread;
 
 /**
@@ -39,7 +40,7 @@ public record Assembly(List<Component> components, long charges, List<Result> re
   Map<Long, Long> values(Map<Long, Long> costs) {
     long whole = charges;
     for (Component component : components)
-      whole = Math.addExact(whole, costs.get(component.event()));
+      whole = Math.addExact(whole, Objects.requireNonNull(costs.get(component.event())));
     long[] parts = Spread.over(whole, results.stream().mapToLong(Result::weight).toArray());
     Map<Long, Long> values = new java.util.HashMap<>();
     for (int i = 0; i < parts.length; i++) values.put(results.get(i).event(), parts[i]);

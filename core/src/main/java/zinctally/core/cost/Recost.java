@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /**
  * A pool worked out again from some state on, held against what the stock book says.
@@ -65,7 +66,7 @@ public record Recost(
     List<Change> changes = new ArrayList<>();
     byId.forEach(
         (id, booked) -> {
-          long after = values.get(id);
+          long after = Objects.requireNonNull(values.get(id));
           if (booked.fresh() || after != booked.value())
             changes.add(new Change(booked.event(), booked.value(), after, booked.fresh()));
         });

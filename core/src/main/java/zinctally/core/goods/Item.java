@@ -2,6 +2,8 @@ package zinctally.core.goods;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.Method;
 import zinctally.core.units.Units;
 
@@ -29,7 +31,7 @@ public record Item(
     String purchaseWording,
     boolean active,
     Tracking tracking,
-    BigDecimal weight) {
+    @Nullable BigDecimal weight) {
   public boolean stocked() {
     return kind == ItemKind.STOCKED;
   }
@@ -47,7 +49,7 @@ public record Item(
    * @throws ArithmeticException when it does not fit
    */
   public long milligrams(long micros) {
-    return weight
+    return Objects.requireNonNull(weight)
         .multiply(BigDecimal.valueOf(micros))
         .setScale(0, RoundingMode.HALF_UP)
         .longValueExact();

@@ -6,6 +6,7 @@ import java.text.DecimalFormatSymbols;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How figures are written for people, and read from what people type, in the form of whoever the
@@ -35,7 +36,7 @@ public final class Figures {
   }
 
   /** From here on this thread's work is done in a form; null for none of its own. */
-  public static void use(Form form) {
+  public static void use(@Nullable Form form) {
     if (form == null) FORM.remove();
     else FORM.set(form);
   }

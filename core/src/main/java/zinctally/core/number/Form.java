@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.Collection;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /** In which form figures are written: what stands before decimals, and what between thousands. */
 public enum Form {
@@ -97,7 +98,7 @@ public enum Form {
 
   /** Finds the form in which all figures of a file are written. */
   public static Found found(Collection<String> cells) {
-    Form one = null;
+    @Nullable Form one = null;
     for (String cell : cells) {
       Form told = told(cell.strip().replaceFirst("^[-\u2212+]", ""));
       if (told == null) continue;
@@ -109,7 +110,7 @@ public enum Form {
   }
 
   /** What one figure tells; null for nothing. */
-  private static Form told(String text) {
+  private static @Nullable Form told(String text) {
     if (!SEPARATED.matcher(text).matches() || EITHER.matcher(text).matches()) return null;
     int point = text.lastIndexOf('.');
     int comma = text.lastIndexOf(',');

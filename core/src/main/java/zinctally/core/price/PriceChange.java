@@ -3,6 +3,7 @@ package zinctally.core.price;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How many prices are changed in one go: by percent of what they are, or from cost with a markup,
@@ -35,7 +36,7 @@ public record PriceChange(Basis basis, BigDecimal percent, BigDecimal step, BigD
    * @param price today's; null for none
    * @param cost of one unit; null when not known
    */
-  public Optional<BigDecimal> of(BigDecimal price, BigDecimal cost) {
+  public Optional<BigDecimal> of(@Nullable BigDecimal price, @Nullable BigDecimal cost) {
     BigDecimal from = basis == Basis.PRICE ? price : cost;
     if (from == null) return Optional.empty();
     BigDecimal exact = from.multiply(HUNDRED.add(percent)).divide(HUNDRED);

@@ -3,6 +3,7 @@ package zinctally.core.units;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Base units offered, with their codes of UN/ECE Recommendation 20 and their smaller part. The
@@ -23,10 +24,10 @@ public enum Unit {
 
   private final String sign;
   private final String rec20;
-  private final String part;
+  private final @Nullable String part;
   private final int parts;
 
-  Unit(String sign, String rec20, String part, int parts) {
+  Unit(String sign, String rec20, @Nullable String part, int parts) {
     this.sign = sign;
     this.rec20 = rec20;
     this.part = part;
@@ -43,7 +44,7 @@ public enum Unit {
   }
 
   /** The smaller part's sign, or null. */
-  public String part() {
+  public @Nullable String part() {
     return part;
   }
 

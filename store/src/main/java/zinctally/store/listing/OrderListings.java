@@ -97,7 +97,8 @@ public final class OrderListings {
 
   private static final String ASIDE =
       """
-      \sleft join (select s.item_id, sum(s.quantity) as quantity from place_stock s
+
+      left join (select s.item_id, sum(s.quantity) as quantity from place_stock s
          join place p on p.id = s.place_id and not p.for_sale group by s.item_id) aside
          on aside.item_id = i.id""";
 

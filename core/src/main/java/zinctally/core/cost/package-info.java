@@ -1,0 +1,5 @@
+/** What goods cost: pools, events, replay. */
+@NullMarked
+package zinctally.core.cost;
+
+import org.jspecify.annotations.NullMarked;

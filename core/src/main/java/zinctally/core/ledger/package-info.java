@@ -1,0 +1,5 @@
+/** Accounts and journal entries. */
+@NullMarked
+package zinctally.core.ledger;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Prices. */
+@NullMarked
+package zinctally.core.price;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Units of measure. */
+@NullMarked
+package zinctally.core.units;
+
+import org.jspecify.annotations.NullMarked;
