@@ -18,6 +18,8 @@ import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.OrderListings;
 import zinctally.store.paper.ChainStore;
+import zinctally.store.people.PeopleStore;
+import zinctally.store.people.Person;
 import zinctally.store.posting.Ordering;
 import zinctally.store.prove.PeriodStore;
 
@@ -283,6 +285,43 @@ class BuyingTest extends OneBookTest {
                     "1",
                     "4.00"))
         .hasMessageContaining("bears the same number");
+  }
+
+  private long paperOf(String number) {
+    return book.sql()
+        .sql("select id from paper where number = ?")
+        .param(number)
+        .query(Long.class)
+        .single();
+  }
+
+  private boolean approved(long order) {
+    return book.sql()
+        .sql("select approved_at is not null from order_head where paper_id = ?")
+        .param(order)
+        .query(Boolean.class)
+        .single();
+  }
+
+  @Test
+  void who_wrote_an_order_does_not_approve_it_unless_nobody_else_could() {
+    book.item("FOUR", "FIFO");
+    PeopleStore people = book.get(PeopleStore.class);
+    people.add("tester", "Tester", "-", Person.Role.OWNER);
+    book.sql().sql("update book set approver = 'BOOKKEEPER'").update();
+    try {
+      assertThat(approved(paperOf(order("2026-02-03", "FOUR", "1", "5.00")))).isTrue();
+      people.add("other", "Other", "-", Person.Role.BOOKKEEPER);
+      long order = paperOf(order("2026-02-03", "FOUR", "2", "5.00"));
+      assertThat(approved(order)).isFalse();
+      assertThatThrownBy(() -> book.get(Ordering.class).approve(order, "tester"))
+          .hasMessageContaining("somebody else approves it");
+      book.get(Ordering.class).approve(order, "other");
+      assertThat(approved(order)).isTrue();
+    } finally {
+      book.sql().sql("update book set approver = ''").update();
+      book.sql().sql("delete from app_user").update();
+    }
   }
 
   @Test

@@ -10,6 +10,7 @@ import static zinctally.core.papers.PaperKind.Trait.CREDITS;
 import static zinctally.core.papers.PaperKind.Trait.HANDED;
 import static zinctally.core.papers.PaperKind.Trait.MENDS;
 import static zinctally.core.papers.PaperKind.Trait.MOVES_GOODS;
+import static zinctally.core.papers.PaperKind.Trait.OPENS;
 import static zinctally.core.papers.PaperKind.Trait.ORDERS;
 import static zinctally.core.papers.PaperKind.Trait.PAYS;
 import static zinctally.core.papers.PaperKind.Trait.PRICED;
@@ -27,9 +28,9 @@ import java.util.Set;
 
 /** The papers that can be written. */
 public enum PaperKind {
-  OPENING_BALANCES("Opening balances", "OB", "", "prove", "take over start"),
-  OPENING_STOCK("Opening stock", "OS", "", "goods", "take over start", SHEET),
-  OPENING_PARTIES("Opening bills and invoices", "OP", "", "prove", "take over open items"),
+  OPENING_BALANCES("Opening balances", "OB", "", "prove", "take over start", OPENS),
+  OPENING_STOCK("Opening stock", "OS", "", "goods", "take over start", OPENS, SHEET),
+  OPENING_PARTIES("Opening bills and invoices", "OP", "", "prove", "take over open items", OPENS),
   PURCHASE_ORDER("Purchase order", "PO", "o", "buy", "po buy", ORDERS, PRICED, HANDED, REPEATS),
   RECEIPT(
       "Receipt", "R", "r", "buy", "goods received arrived came", MOVES_GOODS, VALUED, BRINGS_IN),
@@ -134,6 +135,8 @@ public enum PaperKind {
     CREDITS,
     /** It is written at the counter, over a till. */
     COUNTER,
+    /** The books begin with it. */
+    OPENS,
     /** It is typed on a sheet of its own, whose columns are its own. */
     SHEET,
     /** It goes into the ledger as it is typed. */

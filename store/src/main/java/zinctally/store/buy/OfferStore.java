@@ -40,7 +40,10 @@ public class OfferStore {
       int lines,
       long value) {}
 
-  /** What can be taken into a paper of this kind, oldest first. */
+  /**
+   * What can be taken into a paper of this kind: first what half of has come or gone, then orders;
+   * oldest first.
+   */
   public List<Offer> offers(PaperKind kind, long party) {
     if (kind.is(Trait.CREDITS)) return returns(party);
     Set<Awaits> brings = Trading.broughtBy(kind);
@@ -73,7 +76,7 @@ public class OfferStore {
                 else round(l.net * (a.open_quantity - coalesce(h.here, 0)) / l.quantity) end)
                 as value
             from awaited a join paper p on p.id = a.paper_id and p.state = 'POSTED'
-            join item i on i.id = a.item_id
+            join paper_kind k on k.kind = p.kind join item i on i.id = a.item_id
             join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = a.line
             left join paper o on o.id = a.order_paper
             left join paper_line ol on ol.paper_id = o.id and ol.version = o.version
@@ -85,7 +88,7 @@ public class OfferStore {
               on a.what in ('ORDERED_BILL', 'PROMISED_INVOICE') and h.order_paper = a.paper_id and h.order_line = a.line
             where a.party_id = :party and a.open_quantity > 0 and a.what in (:what)"""
                 + OFFERED
-                + " group by p.id order by p.date, p.id limit :most")
+                + " group by p.id order by k.orders, p.date, p.id limit :most")
         .param("party", party)
         .param("what", what.stream().map(Awaits::name).toList())
         .param("most", MOST)

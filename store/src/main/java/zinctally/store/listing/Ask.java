@@ -22,6 +22,11 @@ public record Ask(String filter, List<Narrow> narrow, String sort, String after)
     return new Ask(filter, List.of(), "", "");
   }
 
+  /** The same, in another order when none is asked for. */
+  public Ask orSort(String otherwise) {
+    return sort.isEmpty() ? new Ask(filter, narrow, otherwise, after) : this;
+  }
+
   /** The same from its start. */
   public Ask fromStart() {
     return new Ask(filter, narrow, sort, "");

@@ -6,6 +6,7 @@ import static zinctally.store.listing.Listing.Type.MONEY;
 import static zinctally.store.listing.Listing.Type.PRICE;
 import static zinctally.store.listing.Listing.Type.QUANTITY;
 import static zinctally.store.listing.Listing.Type.TEXT;
+import static zinctally.store.listing.Listing.Type.TREND;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,15 @@ public final class GoodsListings {
   private GoodsListings() {}
 
   static final int ALL_ITEMS = 100_000;
+
+  /** What is on hand, and by how much each month changed it, the present one being zero. */
+  private static final String TREND_SQL =
+      """
+      concat(coalesce(h.on_hand, 0), coalesce((
+        select group_concat(',', timestampdiff(month, m.month, last_day(current_date)), ':',
+          m.quantity order by m.month separator '')
+        from item_month m where m.item_id = i.id
+          and m.month > last_day(current_date) - interval 13 month), ''))""";
 
   public static Listing items() {
     return new Listing(
@@ -38,6 +48,7 @@ public final class GoodsListings {
                 new Column("group", "Group", "g.name", TEXT),
                 new Column("on_hand", "On hand", "h.on_hand", QUANTITY, "/goods/item/{id}"),
                 new Column("worth", "Worth", "h.worth", MONEY, "/goods/item/{id}"),
+                new Column("trend", "Twelve months", TREND_SQL, TREND),
                 new Column("price", "Sells at", "p.price", PRICE),
                 new Column("supplier", "Usual supplier", "i.supplier", TEXT),
                 new Column(

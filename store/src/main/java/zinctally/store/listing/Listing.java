@@ -1,5 +1,6 @@
 package zinctally.store.listing;
 
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -64,6 +65,8 @@ public record Listing(
     PRICE,
     PERCENT,
     NUMBER,
+    /** Months before this one and what each changed a figure by, to be drawn; not for files. */
+    TREND,
     HIDDEN;
 
     public boolean figure() {
@@ -96,10 +99,33 @@ public record Listing(
       return new Column(key, heading, sql, type, link, true);
     }
 
+    private Column hidden() {
+      return new Column(key, heading, sql, Type.HIDDEN, link, false);
+    }
+
+    /** Whether the list can be sorted by it. */
+    public boolean sorts() {
+      return type != Type.TREND;
+    }
+
     /** The same, never added up: sums of these would mean nothing. */
     public Column apart() {
       return new Column(key, heading, sql, type, link, false);
     }
+  }
+
+  /** The same without some columns; they can still be sorted by and led from. */
+  public Listing without(Collection<String> keys) {
+    return with(columns.stream().map(c -> keys.contains(c.key()) ? c.hidden() : c).toList());
+  }
+
+  /** The same as a file has it: without what is drawn. */
+  public Listing written() {
+    return with(columns.stream().map(c -> c.type() == Type.TREND ? c.hidden() : c).toList());
+  }
+
+  private Listing with(List<Column> others) {
+    return new Listing(name, from, params, others, id, sort, empty, of, most);
   }
 
   public Column column(String key) {

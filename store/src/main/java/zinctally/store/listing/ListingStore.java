@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import javax.sql.DataSource;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.stereotype.Repository;
@@ -19,15 +20,22 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class ListingStore {
   public static final int PAGE = 60;
+  private static final int FETCHED = 500;
   private final NamedParameterJdbcTemplate jdbc;
 
-  ListingStore(JdbcTemplate jdbc) {
-    this.jdbc = new NamedParameterJdbcTemplate(jdbc);
+  /** Brings rows a few at a time, so that a long list never stands in memory whole. */
+  private final NamedParameterJdbcTemplate streamed;
+
+  ListingStore(DataSource data) {
+    jdbc = new NamedParameterJdbcTemplate(data);
+    JdbcTemplate few = new JdbcTemplate(data);
+    few.setFetchSize(FETCHED);
+    streamed = new NamedParameterJdbcTemplate(few);
   }
 
   public Page page(Listing listing, Ask ask) {
     List<Map<String, Object>> rows = new ArrayList<>();
-    run(listing, ask, PAGE + 1, rows::add);
+    run(jdbc, listing, ask, PAGE + 1, rows::add);
     if (rows.size() <= PAGE) return new Page(rows, null);
     Map<String, Object> last = rows.get(PAGE - 1);
     return new Page(
@@ -36,7 +44,7 @@ public class ListingStore {
 
   /** Every row that the filter lets through, one by one. */
   public void all(Listing listing, Ask ask, Consumer<Map<String, Object>> each) {
-    run(listing, ask.fromStart(), Integer.MAX_VALUE, each);
+    run(streamed, listing, ask.fromStart(), Integer.MAX_VALUE, each);
   }
 
   /**
@@ -66,9 +74,14 @@ public class ListingStore {
     return new Totals(rows, true, sums);
   }
 
-  private void run(Listing listing, Ask ask, int atMost, Consumer<Map<String, Object>> each) {
+  private static void run(
+      NamedParameterJdbcTemplate by,
+      Listing listing,
+      Ask ask,
+      int atMost,
+      Consumer<Map<String, Object>> each) {
     AskedSql sql = new AskedSql(listing, ask);
-    jdbc.query(
+    by.query(
         sql.rows(atMost),
         sql.params(),
         row -> {

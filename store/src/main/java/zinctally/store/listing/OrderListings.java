@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
 import zinctally.store.listing.Listing.Column;
 import zinctally.store.sql.Waiting;
 
@@ -46,7 +47,7 @@ public final class OrderListings {
 
   /** Purchase orders or sales orders with their states. */
   public static Listing orders(PaperKind kind) {
-    boolean buying = kind == PaperKind.PURCHASE_ORDER;
+    boolean buying = kind.isWith(Party.Kind.SUPPLIER);
     return new Listing(
         buying ? "Purchase orders" : "Sales orders",
         """

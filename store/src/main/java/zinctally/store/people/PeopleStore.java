@@ -6,14 +6,18 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import zinctally.store.Audit;
 
 /** Who may sign in. Passwords are hashed before they come here. */
 @Repository
 public class PeopleStore {
   private final JdbcClient sql;
+  private final Audit audit;
 
-  PeopleStore(JdbcClient sql) {
+  PeopleStore(JdbcClient sql, Audit audit) {
     this.sql = sql;
+    this.audit = audit;
   }
 
   public boolean nobody() {
@@ -52,6 +56,21 @@ public class PeopleStore {
             .param("id", id)
             .update()
         > 0;
+  }
+
+  /** Another password of a person, hashed. */
+  @Transactional
+  public void password(Person person, String hash, String by) {
+    sql.sql("update app_user set password = ? where id = ?").params(hash, person.id()).update();
+    sql.sql("delete from password_link where user_id = ?").param(person.id()).update();
+    audit.write(by, "person", person.id(), "changed the password", person.login());
+  }
+
+  public Optional<Person> find(long id) {
+    return sql.sql("select * from app_user where id = ?")
+        .param(id)
+        .query(PeopleStore::row)
+        .optional();
   }
 
   /** In which form a person writes figures; empty for as the book does. */

@@ -28,12 +28,15 @@ class Orders implements Follower {
     return kind.is(Trait.ORDERS);
   }
 
-  /** A new order or its next version; it is approved at once by one who may approve. */
+  /**
+   * A new order or its next version; it is approved at once when nobody needs to, or nobody else
+   * could.
+   */
   @Override
   public void posted(Posted what) {
     Order order = (Order) what.paper();
     boolean ours = order.kind().isWith(Party.Kind.SUPPLIER);
-    boolean approved = !ours || mayApprove(what.login());
+    boolean approved = !ours || mayApprove(what.login()) && !approver(what.login());
     sql.sql(
             """
             insert into order_head (paper_id, expected, notes, approved_at, approved_by)
@@ -64,6 +67,19 @@ class Orders implements Follower {
         .single();
   }
 
+  /** Whether orders are approved and somebody else than this person could. */
+  private boolean approver(String besides) {
+    return sql.sql(
+            """
+            select b.approver <> '' and exists (select 1 from app_user u
+              where u.login <> ? and u.active and u.role in ('OWNER', b.approver))
+            from book b where b.id = 1
+            """)
+        .param(besides)
+        .query(Boolean.class)
+        .single();
+  }
+
   private static void standing(PaperRows.Posted order) {
     if (!order.kind().is(Trait.ORDERS) || order.isVoid())
       throw new Refused(List.of(Fault.whole(order.number() + " is no order that stands.")));
@@ -74,6 +90,16 @@ class Orders implements Follower {
     if (!mayApprove(login))
       throw new Refused(
           List.of(Fault.whole("Approving orders is for others; Set up says for whom.")));
+    String writer =
+        sql.sql("select posted_by from paper where id = ?")
+            .param(order.id())
+            .query(String.class)
+            .single();
+    if (writer.equals(login) && approver(login))
+      throw new Refused(
+          List.of(
+              Fault.whole(
+                  "You wrote " + order.number() + " as it stands; somebody else approves it.")));
     sql.sql(
             "update order_head set approved_at = ?, approved_by = ?"
                 + " where paper_id = ? and approved_at is null")

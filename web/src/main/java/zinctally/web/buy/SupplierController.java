@@ -101,7 +101,7 @@ class SupplierController {
     model.addAttribute(
         "toBill",
         offers.offers(PaperKind.BILL, id).stream()
-            .filter(o -> o.kind() == PaperKind.RECEIPT)
+            .filter(o -> !o.kind().is(PaperKind.Trait.ORDERS))
             .toList());
     model.addAttribute("credits", offers.offers(PaperKind.SUPPLIER_CREDIT, id));
     model.addAttribute(

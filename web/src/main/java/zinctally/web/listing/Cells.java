@@ -1,6 +1,7 @@
 package zinctally.web.listing;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
@@ -17,14 +18,31 @@ import zinctally.web.shell.Say;
 class Cells {
   private static final Pattern KEY = Pattern.compile("\\{(\\w+)}");
   private static final List<String> NEVER_BROKEN = List.of("number", "code");
+  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private final Say say;
 
   Cells(Say say) {
     this.say = say;
   }
 
-  /** One cell as it is shown; a whole one, such as a date or a number, never wraps. */
-  record Cell(String text, String href, boolean figure, boolean quiet, boolean whole) {}
+  /**
+   * One cell as it is shown; a whole one, such as a date or a number, never wraps.
+   *
+   * @param trend drawn instead of its text; null for none
+   * @param bar drawn beside its text; null for none
+   */
+  record Cell(
+      String text,
+      String href,
+      boolean figure,
+      boolean quiet,
+      boolean whole,
+      Trend trend,
+      Bar bar) {
+    Cell(String text, String href, boolean figure, boolean quiet, boolean whole) {
+      this(text, href, figure, quiet, whole, null, null);
+    }
+  }
 
   /**
    * What all rows come to.
@@ -42,6 +60,10 @@ class Cells {
     Object value = row.get(column.key());
     boolean figure = column.type().figure();
     if (value == null) return new Cell("", null, figure, true, false);
+    if (column.type() == Listing.Type.TREND) {
+      Trend trend = Trend.of(String.valueOf(value), say);
+      return new Cell(trend.words(), null, false, false, true, trend, null);
+    }
     String text = text(column.type(), value);
     boolean quiet =
         (column.type() == Listing.Type.MONEY || column.type() == Listing.Type.QUANTITY)
@@ -52,7 +74,21 @@ class Cells {
             || column.type() == Listing.Type.TIME
             || NEVER_BROKEN.contains(column.key());
     String href = column.link().isEmpty() || text.isEmpty() ? null : link(column.link(), row);
-    return new Cell(text, href, figure, quiet, whole);
+    Bar bar = column.type() == Listing.Type.PERCENT ? Bar.of((BigDecimal) value) : null;
+    return new Cell(text, href, figure, quiet, whole, null, bar);
+  }
+
+  /**
+   * A share of a hundred as a length.
+   *
+   * @param below whether it is under zero
+   */
+  record Bar(int width, boolean below) {
+    static Bar of(BigDecimal percent) {
+      return new Bar(
+          percent.abs().min(HUNDRED).setScale(0, RoundingMode.HALF_UP).intValue(),
+          percent.signum() < 0);
+    }
   }
 
   private String text(Listing.Type type, Object value) {

@@ -2,6 +2,7 @@ package zinctally.web.listing;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.InterruptedIOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
@@ -14,6 +15,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.Semaphore;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.dhatim.fastexcel.Workbook;
@@ -41,7 +43,9 @@ import zinctally.web.shell.Say;
 class ListingFiles {
   static final List<String> FORMS = List.of("csv", "xlsx", "pdf");
   private static final int MOST_PRINTED = 3000;
+  private static final int AT_ONCE = 4;
   private static final int ABOVE = 3; // rows over the headings of a sheet
+  private final Semaphore few = new Semaphore(AT_ONCE, true);
   private final ListingStore store;
   private final Cells cells;
   private final BookStore books;
@@ -76,12 +80,33 @@ class ListingFiles {
     response.setHeader(
         HttpHeaders.CONTENT_DISPOSITION,
         ContentDisposition.attachment().filename(fileName(about.name, form)).build().toString());
-    switch (form) {
-      case "csv" -> csv(listing, ask, whole, book.coin(), response);
-      case "xlsx" -> xlsx(listing, ask, whole, book.coin(), response);
-      default -> pdf(listing, ask, whole, response);
+    take();
+    try {
+      write(form, listing, ask, whole, book.coin(), response);
+    } finally {
+      few.release();
     }
     return true;
+  }
+
+  /** Waits for its turn: everybody's files at once would keep all others from their work. */
+  private void take() throws IOException {
+    try {
+      few.acquire();
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+      throw new InterruptedIOException("stopped while waiting to make a file");
+    }
+  }
+
+  private void write(
+      String form, Listing listing, Ask ask, About whole, Coin coin, HttpServletResponse response)
+      throws IOException {
+    switch (form) {
+      case "csv" -> csv(listing, ask, whole, coin, response);
+      case "xlsx" -> xlsx(listing, ask, whole, coin, response);
+      default -> pdf(listing, ask, whole, response);
+    }
   }
 
   private static String fileName(String name, String form) {

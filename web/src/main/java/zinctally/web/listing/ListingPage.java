@@ -16,6 +16,7 @@ import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.store.listing.Ask;
+import zinctally.store.listing.ChoiceStore;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.Page;
@@ -26,15 +27,23 @@ import zinctally.web.shell.Say;
 @Component
 public class ListingPage {
   private static final int LONGEST = 300;
-  private static final Set<String> OWN = Set.of("after", "as");
+  private static final Set<String> OWN = Set.of("after", "as", ListChoices.KEEP, ListChoices.SHOWN);
   private final ListingStore store;
+  private final ListChoices choices;
   private final Cells cells;
   private final ListingFiles files;
   private final Say say;
   private final Clock clock;
 
-  ListingPage(ListingStore store, Cells cells, ListingFiles files, Say say, Clock clock) {
+  ListingPage(
+      ListingStore store,
+      ListChoices choices,
+      Cells cells,
+      ListingFiles files,
+      Say say,
+      Clock clock) {
     this.store = store;
+    this.choices = choices;
     this.cells = cells;
     this.files = files;
     this.say = say;
@@ -42,8 +51,8 @@ public class ListingPage {
   }
 
   /**
-   * A heading, where clicking it leads, how it is sorted now (none, ascending or descending), and
-   * the boxes that narrow its column.
+   * A heading, where clicking it leads (null for nowhere), how it is sorted now (none, ascending or
+   * descending), and the boxes that narrow its column.
    */
   record Head(
       String words, String href, boolean figure, String sorted, List<Narrowing.Box> boxes) {}
@@ -63,6 +72,7 @@ public class ListingPage {
       Map<String, String> kept,
       boolean narrowed,
       List<Head> heads,
+      List<ListChoices.Column> columns,
       List<List<Cells.Cell>> rows,
       Cells.Foot foot,
       String next,
@@ -114,21 +124,25 @@ public class ListingPage {
    * @param template the page that shows the list; a request by htmx gets its parts alone
    */
   public String show(
-      Listing listing,
+      Listing whole,
       String template,
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
+    Optional<Address> keeping = choices.keep(whole, request);
+    if (keeping.isPresent()) return "redirect:" + keeping.get();
+    ChoiceStore.Choice choice = choices.of(request);
+    Listing listing = ListChoices.seen(whole, choice, request);
     Narrowing narrowing = narrowing(listing, request);
-    Ask ask = ask(request, narrowing);
+    Ask ask = ask(request, narrowing).orSort(choice.sort());
     String as = text(request, "as");
     try {
-      if (files.send(as, listing, ask, about(listing, ask, narrowing, model), response))
+      if (files.send(as, listing.written(), ask, about(listing, ask, narrowing, model), response))
         return null;
     } catch (IOException broken) {
       throw new UncheckedIOException(broken);
     }
-    model.addAttribute("list", view(listing, ask, narrowing, request));
+    model.addAttribute("list", view(whole, listing, ask, narrowing, request));
     if (request.getHeader("HX-Request") == null) return template;
     if (!ask.after().isEmpty()) return "listing/table :: rows";
     model.addAttribute("partly", true);
@@ -147,7 +161,8 @@ public class ListingPage {
         model.getAttribute("heading") instanceof String heading ? heading : listing.name(), facts);
   }
 
-  private View view(Listing listing, Ask ask, Narrowing narrowing, HttpServletRequest request) {
+  private View view(
+      Listing whole, Listing listing, Ask ask, Narrowing narrowing, HttpServletRequest request) {
     Page page = store.page(listing, ask);
     Address here = Address.of(request, OWN);
     String sort = ask.sort().isEmpty() ? listing.sort() : ask.sort();
@@ -159,10 +174,11 @@ public class ListingPage {
         listing.name(),
         here.path(),
         ask.filter(),
-        ask.sort(),
+        text(request, "sort"),
         kept,
         narrowing.any(),
         heads,
+        ListChoices.columns(whole, listing),
         page.rows().stream().map(row -> cells.row(listing, row)).toList(),
         ask.after().isEmpty() ? cells.foot(listing, store.totals(listing, ask, page)) : null,
         next(page, request).orElse(null),
@@ -178,7 +194,11 @@ public class ListingPage {
     boolean down = sort.equals("-" + column.key());
     return new Head(
         column.heading(),
-        here.with("sort", up ? "-" + column.key() : column.key()).toString(),
+        !column.sorts()
+            ? null
+            : here.with("sort", up ? "-" + column.key() : column.key())
+                .with(ListChoices.KEEP, "sort")
+                .toString(),
         column.type().figure(),
         up ? "ascending" : down ? "descending" : "none",
         boxes);

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Figures;
+import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.opening.Sheet;
 import zinctally.store.book.BookStore;
 import zinctally.store.goods.GroupStore;
@@ -64,9 +65,7 @@ class OpeningController {
     model.addAttribute("explained", stock.stream().mapToLong(OpeningStore.Line::explained).sum());
     model.addAttribute(
         "drafts",
-        drafts.open(50).stream()
-            .filter(d -> d.draft().kind().name().startsWith("OPENING"))
-            .toList());
+        drafts.open(50).stream().filter(d -> d.draft().kind().is(PaperKind.Trait.OPENS)).toList());
     return "opening/opening";
   }
 

@@ -51,7 +51,7 @@ class SheetController {
     SavedDraft sheet =
         drafts
             .find(id)
-            .filter(d -> d.draft().kind() == PaperKind.OPENING_STOCK)
+            .filter(d -> d.draft().kind().is(PaperKind.Trait.SHEET))
             .orElseThrow(() -> new NotThere("sheet " + id));
     Figures.use(sheet.draft().form());
     return sheet;

@@ -1,5 +1,6 @@
 package zinctally.web.people;
 
+import java.time.Clock;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -15,8 +16,10 @@ import org.springframework.security.web.authentication.AuthenticationFailureHand
 import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
-import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.SignInTries;
 
@@ -32,12 +35,14 @@ class Doors {
           + " frame-ancestors 'none'";
 
   @Bean
-  SecurityFilterChain filterChain(HttpSecurity http, SignInTries tries) throws Exception {
+  SecurityFilterChain filterChain(HttpSecurity http, SignInTries tries, Clock clock)
+      throws Exception {
     return http.authorizeHttpRequests(
             ask ->
                 ask.requestMatchers(
                         "/sign-in",
                         "/first",
+                        NewPasswordController.PAGE,
                         "/health",
                         "/css/**",
                         "/js/**",
@@ -52,6 +57,8 @@ class Doors {
                     .authenticated()
                     .requestMatchers(HttpMethod.HEAD)
                     .authenticated()
+                    .requestMatchers(HttpMethod.POST, "/me/**", "/sign-out")
+                    .authenticated()
                     .requestMatchers(HttpMethod.POST)
                     .hasAnyRole("OWNER", "BOOKKEEPER", "COUNTER")
                     .anyRequest()
@@ -62,7 +69,9 @@ class Doors {
                     .successHandler(welcome(tries))
                     .failureHandler(refused(tries)))
         .addFilterBefore(new SignInDoor(tries), UsernamePasswordAuthenticationFilter.class)
-        .requestCache(cache -> cache.requestCache(remembering()))
+        .addFilterBefore(new SessionLife(clock), SecurityContextHolderFilter.class)
+        .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
+        .requestCache(cache -> cache.requestCache(new CookieRequestCache()))
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
         .headers(
             headers ->
@@ -85,18 +94,19 @@ class Doors {
   private static AuthenticationSuccessHandler welcome(SignInTries tries) {
     SavedRequestAwareAuthenticationSuccessHandler goesOn =
         new SavedRequestAwareAuthenticationSuccessHandler();
-    goesOn.setRequestCache(remembering());
+    goesOn.setRequestCache(new CookieRequestCache());
     return (request, response, who) -> {
       tries.right(who.getName(), request.getRemoteAddr());
       goesOn.onAuthenticationSuccess(request, response, who);
     };
   }
 
-  /** Goes on, after signing in, to the address asked for, and adds nothing to it. */
-  private static HttpSessionRequestCache remembering() {
-    HttpSessionRequestCache cache = new HttpSessionRequestCache();
-    cache.setMatchingRequestParameterName(null);
-    return cache;
+  /** Kept by the browser, so that who has not signed in leaves nothing in the database. */
+  private static CookieCsrfTokenRepository tokens() {
+    CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+    tokens.setCookieName("zinc-form");
+    tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
+    return tokens;
   }
 
   @Bean

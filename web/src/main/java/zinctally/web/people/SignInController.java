@@ -74,7 +74,8 @@ class SignInController {
     if (first.name().isBlank()) faults.put("name", "Your name, as it should stand beside papers.");
     if (!first.login().matches("[A-Za-z0-9._-]{2,60}"))
       faults.put("login", "Two to sixty letters, digits, dots or dashes.");
-    NewPassword.fault(first.password()).ifPresent(says -> faults.put("password", says));
+    NewPassword.fault(first.password(), first.login(), first.name())
+        .ifPresent(says -> faults.put("password", says));
     Coin coin = null;
     try {
       coin = Coin.of(first.currency());

@@ -99,7 +99,7 @@ class CounterController {
     SavedDraft sale =
         drafts
             .find(id)
-            .filter(d -> d.draft().kind() == PaperKind.COUNTER_SALE && d.amends() == 0)
+            .filter(d -> d.draft().kind().is(PaperKind.Trait.COUNTER) && d.amends() == 0)
             .orElseThrow(() -> new NotThere("sale " + id));
     Figures.use(sale.draft().form());
     return sale;
@@ -168,7 +168,7 @@ class CounterController {
   ResponseEntity<String> receipt(@PathVariable long id) {
     return papers
         .find(id)
-        .filter(p -> p.kind() == PaperKind.COUNTER_SALE)
+        .filter(p -> p.kind().is(PaperKind.Trait.COUNTER))
         .map(
             p ->
                 ResponseEntity.ok()

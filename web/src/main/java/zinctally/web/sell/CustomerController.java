@@ -112,7 +112,7 @@ class CustomerController {
     model.addAttribute(
         "toInvoice",
         offers.offers(PaperKind.INVOICE, id).stream()
-            .filter(o -> o.kind() == PaperKind.DELIVERY)
+            .filter(o -> !o.kind().is(PaperKind.Trait.ORDERS))
             .toList());
     model.addAttribute(
         "listName",

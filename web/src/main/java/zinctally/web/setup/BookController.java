@@ -1,5 +1,6 @@
 package zinctally.web.setup;
 
+import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -13,12 +14,14 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Form;
 import zinctally.core.papers.read.Days;
+import zinctally.store.Audit;
 import zinctally.store.book.Book;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.SetUp;
 import zinctally.store.opening.OpeningStore;
 import zinctally.store.sell.TaxStore;
 import zinctally.store.setup.SetupStore;
+import zinctally.web.shell.May;
 import zinctally.web.shell.SetsUp;
 
 /** The book itself: name, currency, cut-over date. A refusal changes nothing and says why. */
@@ -29,6 +32,7 @@ class BookController {
   private final OpeningStore opening;
   private final SetupStore tables;
   private final TaxStore taxes;
+  private final Audit audit;
   private final Clock clock;
 
   BookController(
@@ -37,7 +41,9 @@ class BookController {
       OpeningStore opening,
       SetupStore tables,
       TaxStore taxes,
+      Audit audit,
       Clock clock) {
+    this.audit = audit;
     this.clock = clock;
     this.setUp = setUp;
     this.books = books;
@@ -64,14 +70,15 @@ class BookController {
       @RequestParam String currency,
       @RequestParam String cutOver,
       @RequestParam(defaultValue = "false") boolean pricesIncludeTax,
-      @RequestParam(defaultValue = "false") boolean shortStock,
-      @RequestParam(defaultValue = "") String approver,
+      @RequestParam(required = false) Boolean shortStock,
+      @RequestParam(required = false) String approver,
       @RequestParam(defaultValue = "false") boolean taxOnSums,
       @RequestParam(defaultValue = "") String usualTax,
       @RequestParam(defaultValue = "POINT") String figures,
       @RequestParam(defaultValue = "") String address,
       @RequestParam(defaultValue = "") String taxNumber,
       @RequestParam(defaultValue = "") String bank,
+      Principal who,
       RedirectAttributes after) {
     if (address.length() > 500 || taxNumber.length() > 60 || bank.length() > 300)
       return Answer.wrong(
@@ -91,6 +98,7 @@ class BookController {
                   books.letterhead(address.strip(), taxNumber.strip(), bank.strip());
                   taxes.ofBook(usualTax);
                 },
+                who,
                 after));
   }
 
@@ -99,13 +107,22 @@ class BookController {
       String currency,
       String cutOver,
       boolean pricesIncludeTax,
-      boolean shortStock,
+      Boolean shortStock,
       String approver,
       boolean taxOnSums,
       Form figures,
       Runnable more,
+      Principal who,
       RedirectAttributes after) {
     Book now = books.book();
+    boolean goesShort = shortStock == null ? now.shortStock() : shortStock;
+    String approves = approver == null ? now.approver() : approver;
+    boolean asItWas = goesShort == now.shortStock() && approves.equals(now.approver());
+    if (!asItWas && !May.own(who))
+      return Answer.wrong(
+          after,
+          "",
+          "Who approves orders, and whether goods are sold that are not there, the owner says.");
     if (name.isBlank() || name.length() > 120)
       return Answer.wrong(after, "", "The book needs a name of at most 120 letters.");
     LocalDate today = LocalDate.now(clock);
@@ -121,17 +138,18 @@ class BookController {
       if (books.begun() && !date.equals(now.cutOver()))
         return Answer.wrong(
             after, "", "The cut-over date stays " + now.cutOver() + ": papers are posted since.");
-      books.save(name.strip(), coin, date, pricesIncludeTax, shortStock);
+      books.save(name.strip(), coin, date, pricesIncludeTax, goesShort);
       books.taxOnSums(taxOnSums);
       books.figures(figures);
       more.run();
-      if (List.of("", "OWNER", "BOOKKEEPER").contains(approver)) books.approver(approver);
+      if (List.of("", "OWNER", "BOOKKEEPER").contains(approves)) books.approver(approves);
     } catch (IllegalArgumentException unknown) {
       return Answer.wrong(
           after,
           "",
           "\"" + currency + "\" is no currency of ISO 4217; write three letters such as EUR.");
     }
+    audit.write(who.getName(), "book", 1, "changed", now.toString(), books.book().toString());
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/setup";
   }

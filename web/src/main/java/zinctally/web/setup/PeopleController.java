@@ -9,11 +9,16 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.springframework.web.util.UriComponentsBuilder;
 import zinctally.core.number.Form;
+import zinctally.store.Audit;
 import zinctally.store.book.SetUp;
+import zinctally.store.people.PasswordLinks;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
+import zinctally.web.people.Sessions;
 import zinctally.web.shell.NewPassword;
+import zinctally.web.shell.NotThere;
 import zinctally.web.shell.Owns;
 
 /** Who may sign in, and as what. */
@@ -22,11 +27,23 @@ class PeopleController {
   private final SetUp setUp;
   private final PeopleStore people;
   private final PasswordEncoder hashing;
+  private final PasswordLinks links;
+  private final Sessions sessions;
+  private final Audit audit;
 
-  PeopleController(SetUp setUp, PeopleStore people, PasswordEncoder hashing) {
+  PeopleController(
+      SetUp setUp,
+      PeopleStore people,
+      PasswordEncoder hashing,
+      PasswordLinks links,
+      Sessions sessions,
+      Audit audit) {
     this.setUp = setUp;
     this.people = people;
     this.hashing = hashing;
+    this.links = links;
+    this.sessions = sessions;
+    this.audit = audit;
   }
 
   @Owns
@@ -49,7 +66,7 @@ class PeopleController {
     if (!login.matches("[A-Za-z0-9._-]{2,60}"))
       return Answer.wrong(
           after, "/people", "A sign-in has two to sixty letters, digits, dots or dashes.");
-    Optional<String> weak = NewPassword.fault(password);
+    Optional<String> weak = NewPassword.fault(password, login, name);
     if (weak.isPresent()) return Answer.wrong(after, "/people", "Password: " + weak.get());
     return Answer.kept(
         after,
@@ -72,7 +89,8 @@ class PeopleController {
       RedirectAttributes after) {
     if (!initials.strip().matches("\\p{L}{0,6}"))
       return Answer.wrong(after, "/people", "Initials are up to six letters.");
-    return setUp.alone(() -> changed(id, role, active, maySellShort, initials, figures, after));
+    return setUp.alone(
+        () -> changed(id, role, active, maySellShort, initials, figures, who.getName(), after));
   }
 
   private String changed(
@@ -82,16 +100,45 @@ class PeopleController {
       boolean maySellShort,
       String initials,
       String figures,
+      String by,
       RedirectAttributes after) {
     if (!initials.isBlank()
         && people.all().stream()
             .anyMatch(p -> p.id() != id && p.initials().equalsIgnoreCase(initials.strip())))
       return Answer.wrong(after, "/people", "Someone else has the initials " + initials + ".");
+    Person before = people.find(id).orElseThrow(() -> new NotThere("person " + id));
     if (!people.change(id, role, active, maySellShort))
       return Answer.wrong(after, "/people", "One owner who can sign in must remain.");
     people.initials(id, initials.strip());
     people.figures(id, figures.isEmpty() ? "" : Form.of(figures).name());
+    audit.write(by, "person", id, "changed", said(before), said(people.find(id).orElseThrow()));
+    if (before.role() != role || before.active() != active) sessions.end(before.login());
     after.addFlashAttribute("told", "Kept.");
+    return "redirect:/setup/people";
+  }
+
+  private static String said(Person person) {
+    return person.login()
+        + ", "
+        + person.role().words()
+        + (person.active() ? "" : ", off")
+        + (person.maySellShort() ? ", may sell short" : "")
+        + (person.initials().isEmpty() ? "" : ", " + person.initials());
+  }
+
+  /** A link that the owner hands over, for who has forgotten a password. */
+  @Owns
+  @PostMapping("/setup/people/link")
+  String link(
+      @RequestParam long id, Principal who, UriComponentsBuilder here, RedirectAttributes after) {
+    Person person = people.find(id).orElseThrow(() -> new NotThere("person " + id));
+    if (!person.active())
+      return Answer.wrong(
+          after, "/people", person.name() + " is switched off; a link would lead nowhere.");
+    String secret = links.make(person, who.getName());
+    after.addFlashAttribute("linkFor", person.name());
+    after.addFlashAttribute(
+        "link", here.path("/new-password").queryParam("by", secret).build().toUriString());
     return "redirect:/setup/people";
   }
 }
