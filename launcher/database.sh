@@ -25,7 +25,8 @@ db_up() {
   (umask 077; cat > "$init" <<SQL
 create user if not exists zinc@'127.0.0.1' identified by '$word';
 alter user zinc@'127.0.0.1' identified by '$word';
-grant all on *.* to zinc@'127.0.0.1';
+revoke all privileges, grant option from zinc@'127.0.0.1';
+grant all on \`zinc\_%\`.* to zinc@'127.0.0.1';
 alter user root@localhost identified via unix_socket;
 SQL
   )
@@ -39,7 +40,7 @@ SQL
     --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve \
     --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION \
     --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=512M --innodb-log-file-size=256M \
-    --max-allowed-packet=64M --max-connections=120 --tmp-table-size=128M --max-heap-table-size=128M </dev/null >/dev/null 2>&1 &
+    --local-infile=0 --max-allowed-packet=64M --max-connections=120 --tmp-table-size=128M --max-heap-table-size=128M </dev/null >/dev/null 2>&1 &
   echo $! > "$pid"
   for _ in $(seq 150); do
     if open_port "$DB_PORT" && db_sql -e 'select 1' >/dev/null 2>&1; then rm -f "$init"; return; fi

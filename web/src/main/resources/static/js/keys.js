@@ -10,6 +10,13 @@ document.addEventListener("keydown", (e) => {
     return;
   }
   if ((e.ctrlKey || e.metaKey) && e.key === "/") { e.preventDefault(); toFind(); return; }
+  if (e.altKey && !e.ctrlKey && !e.metaKey && (e.code === "KeyB" || e.code === "KeyE")) {
+    const button = $(e.code === "KeyB" ? "[data-back]" : "[data-exchange]");
+    const atCounter = e.code === "KeyB" && $("[data-hold]") && $("form[data-new=t]");
+    if (button || atCounter) e.preventDefault();
+    if (button) button.click(); else if (atCounter) atCounter.requestSubmit();
+    return;
+  }
   if (e.ctrlKey || e.metaKey || e.altKey || $("dialog[open]")) return;
   if (typing(e)) {
     if (e.key === "Escape" && !e.defaultPrevented) e.target.blur();

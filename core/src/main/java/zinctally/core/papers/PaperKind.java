@@ -88,7 +88,7 @@ public enum PaperKind {
   CUSTOMER_RETURN(
       "Customer return",
       "RC",
-      "",
+      "t",
       "sell",
       "refund credit note exchange brought back",
       MOVES_GOODS,

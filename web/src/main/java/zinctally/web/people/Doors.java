@@ -71,7 +71,7 @@ class Doors {
         .addFilterBefore(new SignInDoor(tries), UsernamePasswordAuthenticationFilter.class)
         .addFilterBefore(new SessionLife(clock), SecurityContextHolderFilter.class)
         .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
-        .requestCache(cache -> cache.requestCache(new CookieRequestCache()))
+        .requestCache(cache -> cache.requestCache(remembering()))
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
         .headers(
             headers ->
@@ -94,11 +94,24 @@ class Doors {
   private static AuthenticationSuccessHandler welcome(SignInTries tries) {
     SavedRequestAwareAuthenticationSuccessHandler goesOn =
         new SavedRequestAwareAuthenticationSuccessHandler();
-    goesOn.setRequestCache(new CookieRequestCache());
+    goesOn.setRequestCache(remembering());
     return (request, response, who) -> {
       tries.right(who.getName(), request.getRemoteAddr());
       goesOn.onAuthenticationSuccess(request, response, who);
     };
+  }
+
+  /**
+   * After signing in she goes on to the page she asked for, not to what a page asked for itself.
+   */
+  private static CookieRequestCache remembering() {
+    CookieRequestCache cache = new CookieRequestCache();
+    cache.setRequestMatcher(
+        request ->
+            HttpMethod.GET.matches(request.getMethod())
+                && request.getHeader("HX-Request") == null
+                && String.valueOf(request.getHeader("Accept")).contains("text/html"));
+    return cache;
   }
 
   /** Kept by the browser, so that who has not signed in leaves nothing in the database. */

@@ -4,16 +4,19 @@ import {paper, table, counter} from "./page.js";
 import {figure, written} from "./figures.js";
 import {addRow} from "./rows.js";
 import {saveNow, whenProved} from "./proving.js";
-// at the counter a scan is a line of its own, or one more of a line above; an empty one goes to pay
+// 5* and Enter: so many of what is scanned next. At the counter a scan is a line of its own, or one more of a line above; an empty one goes to pay
 export const scanned = (input) => {
   const code = input.value.trim().toLowerCase();
   if (!code) { $("#cash").focus(); return $("#cash").select(); }
   const row = input.closest("tr");
+  const wanted = $("[data-col=quantity]", row);
+  const many = /^(\d+)\s*[*x×]$/.exec(code);
+  if (many) { wanted.value = many[1]; input.value = ""; return input.focus(); }
   const above = all("tbody tr", table).find((r) => r !== row && $("[data-col=item]", r).value.trim().toLowerCase() === code);
   if (above) {
-    const many = $("[data-col=quantity]", above);
-    if (/^\d*$/.test(many.value.trim())) {
-      many.value = String(Number(many.value || 1) + 1);
+    const there = $("[data-col=quantity]", above);
+    if (/^\d*$/.test(there.value.trim()) && /^\d*$/.test(wanted.value.trim())) {
+      there.value = String(Number(there.value || 1) + Number(wanted.value || 1));
       all("input", row).forEach((i) => { i.value = ""; delete i.dataset.own; });
       saveNow();
       return input.focus();

@@ -17,6 +17,11 @@ public record Next(PaperKind kind, String words, boolean ahead) {
     this(kind, words, false);
   }
 
+  /** Whether it is written at the counter: an exchange. */
+  public boolean overCounter() {
+    return kind.is(PaperKind.Trait.COUNTER);
+  }
+
   /**
    * What is still open of a posted paper.
    *
