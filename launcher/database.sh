@@ -16,9 +16,11 @@ db_up() {
   if [ ! -f "$HOME_DIR/run/db.password" ]; then
     (umask 077; head -c 24 /dev/urandom | base64 | tr -d '/+=\n' > "$HOME_DIR/run/db.password")
   fi
+  # a folder of its own for temporary tables: a server that starts clears them away
+  mkdir -p "$HOME_DIR/db-tmp"; [ "$user" != mysql ] || chown mysql "$HOME_DIR/db-tmp"
   if [ ! -d "$data/mysql" ]; then
     mkdir -p "$data"; [ "$user" = root ] || [ "$(id -u)" != 0 ] || chown -R "$user" "$data"
-    mariadb-install-db --no-defaults --user="$user" --datadir="$data" --auth-root-authentication-method=normal --skip-test-db \
+    mariadb-install-db --no-defaults --user="$user" --datadir="$data" --tmpdir="$HOME_DIR/db-tmp" --auth-root-authentication-method=normal --skip-test-db \
       > "$HOME_DIR/log/db-install.log" 2>&1 || fail "could not make the database; see $HOME_DIR/log/db-install.log"
   fi
   local init=$HOME_DIR/run/db-init.sql word; word=$(cat "$HOME_DIR/run/db.password")
@@ -31,8 +33,6 @@ alter user root@localhost identified via unix_socket;
 SQL
   )
   [ "$user" != mysql ] || chown mysql "$init"
-  # a folder of its own for temporary tables: a server that starts clears them away
-  mkdir -p "$HOME_DIR/db-tmp"; [ "$user" != mysql ] || chown mysql "$HOME_DIR/db-tmp"
   touch "$HOME_DIR/log/db.log"; [ "$user" != mysql ] || chown mysql "$HOME_DIR/log/db.log"
   local socket=$HOME_DIR/db/s; [ ${#socket} -lt 100 ] || socket=/tmp/zinc-$DB_PORT.sock
   setsid mariadbd --no-defaults --user="$user" --datadir="$data" --tmpdir="$HOME_DIR/db-tmp" --port="$DB_PORT" --bind-address=127.0.0.1 \

@@ -143,4 +143,30 @@ class SignInsTest extends OwnBookTest {
     assertThat(desk.sql().sql("select approver from book").query(String.class).single()).isEmpty();
     clerk.context().close();
   }
+
+  @Test
+  void what_is_changed_in_the_set_up_leaves_what_it_was() {
+    page.navigate(desk.address + "/setup/places");
+    page.fill("[aria-label='Name of a new one']", "Market van");
+    page.click("button:has-text('Add')");
+    page.waitForSelector("text=Kept.");
+    page.fill("[aria-label='Name of Market van']", "Weekend van");
+    page.locator("tr:has([aria-label='Name of Market van']) button").click();
+    page.waitForSelector("[aria-label='Name of Weekend van']");
+    assertThat(
+            desk.sql()
+                .sql(
+                    "select concat(login, ' ', what, ': ', coalesce(before_text, '-'), ' > ',"
+                        + " after_text) from audit where subject = 'places' order by id")
+                .query(String.class)
+                .list())
+        .hasSize(2)
+        .satisfies(
+            left -> {
+              assertThat(left.get(0)).startsWith("owner made: - > ").contains("Market van");
+              assertThat(left.get(1))
+                  .startsWith("owner changed: ")
+                  .containsSubsequence("Market van", "Weekend van");
+            });
+  }
 }

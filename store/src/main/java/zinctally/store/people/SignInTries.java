@@ -97,8 +97,17 @@ public class SignInTries {
         .update();
   }
 
-  /** It was right. */
+  /** It was right, and somebody is in. */
   public void right(String name, String address) {
+    retrying.run(
+        () -> {
+          audit.write(cut(name), "sign-in", 0, "signed in", "from " + address);
+          return forgotten(name, address);
+        });
+  }
+
+  /** It was the password of somebody who is in already. */
+  public void known(String name, String address) {
     retrying.run(() -> forgotten(name, address));
   }
 
@@ -107,8 +116,12 @@ public class SignInTries {
         .param(address(address))
         .update();
     sql.sql("delete from sign_in_try where what = ?").param(name(name)).update();
-    audit.write(cut(name), "sign-in", 0, "signed in", "from " + address);
     return 0;
+  }
+
+  /** It was wrong where a password is changed; it is counted already. */
+  public void unknown(String name, String address) {
+    audit.write(cut(name), "sign-in", 0, "gave a wrong password", "from " + address);
   }
 
   /** It was wrong; it is counted already. */

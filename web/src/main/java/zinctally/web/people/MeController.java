@@ -79,10 +79,10 @@ class MeController {
     if (!tries.begin(person.login(), request.getRemoteAddr()).isZero())
       return wrong(after, "Too many wrong passwords; try again in a while.");
     if (!hashing.matches(now, person.password())) {
-      tries.wrong(person.login(), request.getRemoteAddr());
+      tries.unknown(person.login(), request.getRemoteAddr());
       return wrong(after, "That is not your present password.");
     }
-    tries.right(person.login(), request.getRemoteAddr());
+    tries.known(person.login(), request.getRemoteAddr());
     Optional<String> weak = NewPassword.fault(next, person.login(), person.name());
     if (weak.isPresent()) return wrong(after, "The new one: " + weak.get());
     people.password(person, hashing.encode(next), person.login());

@@ -1,6 +1,8 @@
 package zinctally.web.setup;
 
 import java.io.IOException;
+import java.security.Principal;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.interceptor.TransactionAspectSupport;
 import org.springframework.ui.Model;
@@ -29,18 +31,21 @@ class ChartController {
   private final ChartOfAccounts chart;
   private final SetupStore tables;
   private final TaxStore taxes;
+  private final Trail trail;
 
   ChartController(
       SetUp setUp,
       AccountStore accounts,
       ChartOfAccounts chart,
       SetupStore tables,
-      TaxStore taxes) {
+      TaxStore taxes,
+      Trail trail) {
     this.setUp = setUp;
     this.accounts = accounts;
     this.chart = chart;
     this.tables = tables;
     this.taxes = taxes;
+    this.trail = trail;
   }
 
   @GetMapping("/setup/accounts")
@@ -63,15 +68,19 @@ class ChartController {
       @RequestParam Role role,
       @RequestParam(defaultValue = "") String tax,
       @RequestParam(defaultValue = "false") boolean active,
+      Principal who,
       RedirectAttributes after) {
     Account account = new Account(id, code.strip(), name.strip(), kind, role, active || id == 0);
-    return setUp.alone(() -> kept(account, tax, after));
+    return setUp.alone(() -> kept(account, tax, who, after));
   }
 
-  private String kept(Account account, String tax, RedirectAttributes after) {
+  private String kept(Account account, String tax, Principal who, RedirectAttributes after) {
+    Optional<Account> before =
+        accounts.all().stream().filter(a -> a.id() == account.id()).findFirst();
     try {
       chart.save(account);
       taxes.ofAccount(account.code(), tax);
+      trail.leave(who, "account", account.id(), before, Optional.of(account));
     } catch (ChartOfAccounts.Wrong refused) {
       return Answer.wrong(after, "/accounts", refused.getMessage());
     }
@@ -84,17 +93,21 @@ class ChartController {
   String replaceChart(
       @RequestParam MultipartFile file,
       @RequestParam(defaultValue = "false") boolean replace,
+      Principal who,
       RedirectAttributes after)
       throws IOException {
     byte[] bytes = file.getBytes();
     return setUp.alone(
-        () -> replaced(String.valueOf(file.getOriginalFilename()), bytes, replace, after));
+        () -> replaced(String.valueOf(file.getOriginalFilename()), bytes, replace, who, after));
   }
 
-  private String replaced(String name, byte[] bytes, boolean replace, RedirectAttributes after) {
+  private String replaced(
+      String name, byte[] bytes, boolean replace, Principal who, RedirectAttributes after) {
     try {
       Sheet sheet = SheetReader.file(name, bytes);
-      after.addFlashAttribute("told", chart.take(sheet, replace) + " accounts are in the chart.");
+      String told = chart.take(sheet, replace) + " accounts are in the chart.";
+      trail.leave(who, "chart", 0, Optional.empty(), Optional.of(name + ": " + told));
+      after.addFlashAttribute("told", told);
     } catch (SheetReader.Unreadable | ChartOfAccounts.Wrong refused) {
       TransactionAspectSupport.currentTransactionStatus().setRollbackOnly();
       return Answer.wrong(after, "/accounts", refused.getMessage());

@@ -1,6 +1,8 @@
 package zinctally.web.setup;
 
+import java.security.Principal;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,11 +21,13 @@ import zinctally.web.shell.SetsUp;
 class GroupController {
   private final SetUp setUp;
   private final AccountStore accounts;
+  private final Trail trail;
   private final GroupStore groups;
 
-  GroupController(SetUp setUp, AccountStore accounts, GroupStore groups) {
+  GroupController(SetUp setUp, AccountStore accounts, GroupStore groups, Trail trail) {
     this.setUp = setUp;
     this.accounts = accounts;
+    this.trail = trail;
     this.groups = groups;
   }
 
@@ -46,9 +50,10 @@ class GroupController {
       @RequestParam long stockAccount,
       @RequestParam long salesAccount,
       @RequestParam long costAccount,
+      Principal who,
       RedirectAttributes after) {
     return setUp.alone(
-        () -> kept(id, parent, name, method, stockAccount, salesAccount, costAccount, after));
+        () -> kept(id, parent, name, method, stockAccount, salesAccount, costAccount, who, after));
   }
 
   private String kept(
@@ -59,6 +64,7 @@ class GroupController {
       long stockAccount,
       long salesAccount,
       long costAccount,
+      Principal who,
       RedirectAttributes after) {
     GroupStore.Tree tree = groups.tree();
     if (name.isBlank() || name.length() > 80)
@@ -91,6 +97,7 @@ class GroupController {
               id, top ? 0 : parent, name.strip(), costing, stockAccount, salesAccount, costAccount);
       if (id == 0) groups.add(group);
       else groups.change(group);
+      trail.leave(who, "group", id, Optional.ofNullable(tree.group(id)), Optional.of(group));
     } catch (DuplicateKeyException twice) {
       return Answer.wrong(
           after, "/groups", "There is a group called " + name.strip() + " already.");

@@ -1,9 +1,13 @@
 package zinctally.web.setup;
 
 import java.math.BigDecimal;
+import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,14 +25,18 @@ import zinctally.web.shell.SetsUp;
 /** Places, tax rates, reasons for adjustments and for returns. */
 @Controller
 class SmallTablesController {
+  private static final int LONGEST = 80;
   private final SetUp setUp;
   private final AccountStore accounts;
   private final SetupStore setup;
   private final TaxStore taxes;
+  private final Trail trail;
 
-  SmallTablesController(SetUp setUp, AccountStore accounts, SetupStore setup, TaxStore taxes) {
+  SmallTablesController(
+      SetUp setUp, AccountStore accounts, SetupStore setup, TaxStore taxes, Trail trail) {
     this.setUp = setUp;
     this.taxes = taxes;
+    this.trail = trail;
     this.accounts = accounts;
     this.setup = setup;
   }
@@ -59,14 +67,51 @@ class SmallTablesController {
       @RequestParam long id,
       @RequestParam String name,
       @RequestParam(defaultValue = "false") boolean active,
+      Principal who,
       RedirectAttributes after) {
     return kept(
-        after, "/return-reasons", name, 80, () -> setup.saveReturnReason(id, name.strip(), active));
+        after,
+        "/return-reasons",
+        who,
+        id,
+        name,
+        setup::returnReasons,
+        () -> {
+          setup.saveReturnReason(id, name.strip(), active);
+          return true;
+        });
   }
 
+  /**
+   * @param rows of the table
+   * @param save says whether it could be
+   */
   private String kept(
-      RedirectAttributes after, String page, String name, int longest, Runnable save) {
-    return setUp.alone(() -> Answer.kept(after, page, name, longest, save));
+      RedirectAttributes after,
+      String page,
+      Principal who,
+      long id,
+      String name,
+      Supplier<List<SetupStore.Row>> rows,
+      BooleanSupplier save) {
+    return setUp.alone(
+        () ->
+            Answer.kept(
+                after,
+                page,
+                name,
+                LONGEST,
+                () -> {
+                  Optional<SetupStore.Row> before = row(rows, r -> r.id() == id);
+                  if (!save.getAsBoolean()) return;
+                  Optional<SetupStore.Row> now = row(rows, r -> r.name().equals(name.strip()));
+                  trail.leave(who, page.substring(1), id, before, now);
+                }));
+  }
+
+  private static Optional<SetupStore.Row> row(
+      Supplier<List<SetupStore.Row>> rows, Predicate<SetupStore.Row> which) {
+    return rows.get().stream().filter(which).findFirst();
   }
 
   private String small(Model model, String tab, List<SetupStore.Row> rows) {
@@ -87,15 +132,19 @@ class SmallTablesController {
       @RequestParam(defaultValue = "") String rate,
       @RequestParam(defaultValue = "false") boolean active,
       @RequestParam(defaultValue = "false") boolean forSale,
+      Principal who,
       RedirectAttributes after) {
     return kept(
         after,
         "/places",
+        who,
+        id,
         name,
-        80,
+        setup::allPlaces,
         () -> {
           setup.savePlace(id, name.strip(), active, forSale);
           taxes.ofPlace(name.strip(), rate);
+          return true;
         });
   }
 
@@ -107,6 +156,7 @@ class SmallTablesController {
       @RequestParam String name,
       @RequestParam String percent,
       @RequestParam(defaultValue = "false") boolean active,
+      Principal who,
       RedirectAttributes after) {
     Optional<BigDecimal> rate = Figures.read(percent.replace("%", ""));
     if (rate.isEmpty()
@@ -122,8 +172,10 @@ class SmallTablesController {
         kept(
             after,
             "/tax",
+            who,
+            id,
             name,
-            80,
+            setup::taxRates,
             () -> done[0] = setup.saveTaxRate(id, code.strip(), name.strip(), rate.get(), active));
     if (done[0]) return page;
     return Answer.wrong(
@@ -137,12 +189,22 @@ class SmallTablesController {
       @RequestParam String name,
       @RequestParam long account,
       @RequestParam(defaultValue = "false") boolean active,
+      Principal who,
       RedirectAttributes after) {
     Optional<Account> bears = accounts.all().stream().filter(a -> a.id() == account).findFirst();
     if (bears.isEmpty() || bears.get().role().control())
       return Answer.wrong(
           after, "/reasons", "Which account bears it? One that is no control account.");
     return kept(
-        after, "/reasons", name, 80, () -> setup.saveReason(id, name.strip(), account, active));
+        after,
+        "/reasons",
+        who,
+        id,
+        name,
+        setup::reasons,
+        () -> {
+          setup.saveReason(id, name.strip(), account, active);
+          return true;
+        });
   }
 }
