@@ -14,7 +14,6 @@ import zinctally.store.posting.Posting;
 /** Posts papers of buying and finds them again. */
 @Component
 class DemoBills {
-  private static final String LOGIN = "bookkeeper";
 
   private final DraftStore drafts;
 
@@ -49,7 +48,7 @@ class DemoBills {
         if (!cells[i + c].isEmpty()) row.put(names[c], cells[i + c]);
       rows.add(row);
     }
-    long paper = Yes.post(posting, drafts, new Draft(kind, fields, rows), LOGIN);
+    long paper = Yes.post(posting, drafts, new Draft(kind, fields, rows), DemoPapers.LOGIN);
     return sql.sql("select number from paper where id = ?")
         .param(paper)
         .query(String.class)

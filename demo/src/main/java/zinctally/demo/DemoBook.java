@@ -23,8 +23,6 @@ public class DemoBook {
 
   private static final LocalDate END = LocalDate.of(2026, 11, 20);
 
-  private static final String LOGIN = "bookkeeper";
-
   private final DraftStore drafts;
 
   private final DemoChanges changes;
@@ -96,6 +94,6 @@ public class DemoBook {
   }
 
   private long begin(PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {
-    return drafts.begin(new Draft(kind, fields, rows), LOGIN);
+    return drafts.begin(new Draft(kind, fields, rows), DemoPapers.LOGIN);
   }
 }

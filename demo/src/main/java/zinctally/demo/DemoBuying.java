@@ -16,7 +16,6 @@ import zinctally.store.posting.Ordering;
  */
 @Component
 class DemoBuying {
-  private static final String LOGIN = "bookkeeper";
   private final PaperText texts;
   private final Ordering ordering;
   private final RepeatStore repeats;
@@ -119,7 +118,7 @@ class DemoBuying {
         order,
         "SMK-03",
         "6");
-    ordering.end(bills.id(order), LOGIN);
+    ordering.end(bills.id(order), DemoPapers.LOGIN);
   }
 
   private void rent() {
@@ -137,6 +136,6 @@ class DemoBuying {
         "Rent of the barn",
         texts.read(bills.id(bill), 1, PaperKind.BILL),
         new Repetition(Repetition.Every.MONTH, LocalDate.of(2026, 12, 1), null, null),
-        LOGIN);
+        DemoPapers.LOGIN);
   }
 }

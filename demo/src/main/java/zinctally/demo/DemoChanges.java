@@ -22,7 +22,6 @@ import zinctally.store.prove.PeriodStore;
  */
 @Component
 class DemoChanges {
-  private static final String LOGIN = "bookkeeper";
   private final DraftStore drafts;
   private final PaperText texts;
   private final Posting posting;
@@ -59,7 +58,7 @@ class DemoChanges {
   }
 
   private long post(PaperKind kind, Map<String, String> fields, Map<String, String> row) {
-    return Yes.post(posting, drafts, new Draft(kind, fields, List.of(row)), LOGIN);
+    return Yes.post(posting, drafts, new Draft(kind, fields, List.of(row)), DemoPapers.LOGIN);
   }
 
   /** Honey that came in March and was billed in November: every sale since costs a little more. */
@@ -87,7 +86,7 @@ class DemoChanges {
         "price", new BigDecimal(first.get("price")).add(new BigDecimal("0.10")).toPlainString());
     rows.set(0, first);
     Draft next = new Draft(PaperKind.BILL, typed.fields(), rows);
-    posting.post(drafts.beginAmending(bill, 1, next, LOGIN), LOGIN);
+    posting.post(drafts.beginAmending(bill, 1, next, DemoPapers.LOGIN), DemoPapers.LOGIN);
   }
 
   /** Three excluders written off as broken, then found behind the shelf. */
@@ -97,7 +96,8 @@ class DemoChanges {
             PaperKind.ADJUSTMENT,
             Map.of("date", "2026-11-19", "place", "Barn store"),
             Map.of("item", "QEX-01", "quantity", "-3", "reason", "Breakage"));
-    voiding.voidPaper(paper, LocalDate.of(2026, 11, 19), "found behind the shelf", LOGIN);
+    voiding.voidPaper(
+        paper, LocalDate.of(2026, 11, 19), "found behind the shelf", DemoPapers.LOGIN);
   }
 
   private void lostWorth() {

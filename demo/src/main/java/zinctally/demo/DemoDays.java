@@ -26,7 +26,6 @@ import zinctally.store.posting.Posting;
 /** What is bought, sold and paid on each day of the demo book. */
 @Component
 class DemoDays {
-  private static final String LOGIN = "bookkeeper";
   private final Random dice = new Random(20250901);
   private final Set<Integer> billNumbers = new HashSet<>();
   private final BookStore books;
@@ -283,7 +282,7 @@ class DemoDays {
 
   private int post(PaperKind kind, Map<String, String> fields, List<Map<String, String>> rows) {
     try {
-      Yes.post(posting, drafts, new Draft(kind, fields, rows), LOGIN);
+      Yes.post(posting, drafts, new Draft(kind, fields, rows), DemoPapers.LOGIN);
       return 1;
     } catch (Refused refused) {
       throw new IllegalStateException(

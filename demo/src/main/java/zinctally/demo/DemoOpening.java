@@ -27,7 +27,6 @@ import zinctally.store.setup.SetupStore;
 @Component
 class DemoOpening {
   static final LocalDate CUT_OVER = LocalDate.of(2025, 9, 1);
-  private static final String LOGIN = "bookkeeper";
   private final BookStore books;
   private final PeopleStore people;
   private final PasswordEncoder hashing;
@@ -111,7 +110,7 @@ class DemoOpening {
   }
 
   private void post(PaperKind kind, List<Map<String, String>> rows) {
-    Yes.post(posting, drafts, new Draft(kind, Map.of(), rows), LOGIN);
+    Yes.post(posting, drafts, new Draft(kind, Map.of(), rows), DemoPapers.LOGIN);
   }
 
   private static byte[] file(String name) throws IOException {
@@ -133,7 +132,7 @@ class DemoOpening {
       Draft stock =
           SheetReader.file("opening-stock.csv", file("opening-stock.csv"))
               .asOpeningStock("Barn store");
-      posting.post(drafts.begin(stock, LOGIN), LOGIN);
+      posting.post(drafts.begin(stock, DemoPapers.LOGIN), DemoPapers.LOGIN);
     } catch (SheetReader.Unreadable broken) {
       throw new IllegalStateException(broken);
     }

@@ -7,7 +7,6 @@ import zinctally.store.buy.SupplierStore;
 /** Cards of the suppliers, and what they call our goods. */
 @Component
 class DemoSuppliers {
-  private static final String LOGIN = "bookkeeper";
 
   private final SupplierStore suppliers;
 
@@ -42,7 +41,7 @@ class DemoSuppliers {
     String post = name.toLowerCase().replace(' ', '.') + "@example.org";
     suppliers.save(
         new SupplierStore.Card(id, name, terms, usual, 0, address, post, phone, "", "", true),
-        LOGIN);
+        DemoPapers.LOGIN);
   }
 
   private void cards() {

@@ -22,10 +22,10 @@ final class AskedSql {
   AskedSql(Listing listing, Ask ask) {
     this.listing = listing;
     this.params = new HashMap<>(listing.params());
-    boolean own = ask.sort().isEmpty() || listing.column(bare(ask.sort())) == null;
+    boolean own = !listing.sorts(ask.sort());
     String sort = own ? listing.sort() : ask.sort();
     boolean down = sort.startsWith("-");
-    Listing.Column by = listing.column(bare(sort));
+    Listing.Column by = listing.column(Listing.bare(sort));
     // the column of the first sort is never null, so that its index gives the order
     this.key =
         sort.equals(listing.sort())
@@ -91,7 +91,7 @@ final class AskedSql {
 
   private void narrow(Narrow narrow) {
     Listing.Column column = listing.column(narrow.column());
-    if (column == null || column.type() == Listing.Type.HIDDEN) return;
+    if (column == null || column.drawn() || column.type() == Listing.Type.HIDDEN) return;
     if (narrow instanceof Narrow.Words words) {
       if (words.either().isEmpty()) return;
       conditions.add(
@@ -149,9 +149,5 @@ final class AskedSql {
     for (String word : text.toLowerCase(Locale.ROOT).split("\\s+"))
       if (!word.isEmpty() && words.size() < MOST_WORDS) words.add(word);
     return words;
-  }
-
-  private static String bare(String sort) {
-    return sort.startsWith("-") ? sort.substring(1) : sort;
   }
 }

@@ -103,9 +103,9 @@ public record Listing(
       return new Column(key, heading, sql, Type.HIDDEN, link, false);
     }
 
-    /** Whether the list can be sorted by it. */
-    public boolean sorts() {
-      return type != Type.TREND;
+    /** Whether it is a picture: a list is neither sorted by it nor narrowed. */
+    public boolean drawn() {
+      return type == Type.TREND;
     }
 
     /** The same, never added up: sums of these would mean nothing. */
@@ -121,11 +121,21 @@ public record Listing(
 
   /** The same as a file has it: without what is drawn. */
   public Listing written() {
-    return with(columns.stream().map(c -> c.type() == Type.TREND ? c.hidden() : c).toList());
+    return with(columns.stream().map(c -> c.drawn() ? c.hidden() : c).toList());
   }
 
   private Listing with(List<Column> others) {
     return new Listing(name, from, params, others, id, sort, empty, of, most);
+  }
+
+  /** Whether an order that is asked for is one this list has. */
+  public boolean sorts(String sort) {
+    Column by = column(bare(sort));
+    return by != null && !by.drawn();
+  }
+
+  static String bare(String sort) {
+    return sort.startsWith("-") ? sort.substring(1) : sort;
   }
 
   public Column column(String key) {

@@ -64,7 +64,7 @@ class ListChoices {
     if (what == null || request.getUserPrincipal() == null) return Optional.empty();
     String login = request.getUserPrincipal().getName();
     String sort = request.getParameter("sort");
-    if (what.equals("sort") && sort != null && listing.column(bare(sort)) != null)
+    if (what.equals("sort") && sort != null && listing.sorts(sort))
       store.sorted(login, list(request), sort);
     String[] shown = request.getParameterValues(SHOWN);
     if (what.equals("columns")) {
@@ -76,10 +76,6 @@ class ListChoices {
     }
     Set<String> said = what.equals("sort") ? Set.of(KEEP, "sort") : Set.of(KEEP, SHOWN);
     return Optional.of(Address.of(request, said));
-  }
-
-  private static String bare(String sort) {
-    return sort.startsWith("-") ? sort.substring(1) : sort;
   }
 
   private static String list(HttpServletRequest request) {

@@ -181,7 +181,8 @@ public class ListingPage {
         ListChoices.columns(whole, listing),
         page.rows().stream().map(row -> cells.row(listing, row)).toList(),
         ask.after().isEmpty() ? cells.foot(listing, store.totals(listing, ask, page)) : null,
-        next(page, request).orElse(null),
+        // however the person sorts it meanwhile elsewhere, this list goes on as it began
+        page.next() == null ? null : here.with("sort", sort).with("after", page.next()).toString(),
         listing.empty(),
         ListingFiles.FORMS.stream()
             .map(f -> new ListPage.Link(f.toUpperCase(Locale.ROOT), here.with("as", f).toString()))
@@ -194,7 +195,7 @@ public class ListingPage {
     boolean down = sort.equals("-" + column.key());
     return new Head(
         column.heading(),
-        !column.sorts()
+        column.drawn()
             ? null
             : here.with("sort", up ? "-" + column.key() : column.key())
                 .with(ListChoices.KEEP, "sort")

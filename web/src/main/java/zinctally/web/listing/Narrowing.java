@@ -89,7 +89,8 @@ final class Narrowing {
   }
 
   private void column(Column column) {
-    if (column.type() == Listing.Type.TEXT) text(column);
+    if (column.drawn()) boxes.put(column.key(), List.of());
+    else if (column.type() == Listing.Type.TEXT) text(column);
     else between(column);
   }
 
