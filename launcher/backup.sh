@@ -16,7 +16,7 @@ dump() { # database: all of it as it is at one moment, whoever works in it; nobo
 }
 
 load() { # file database: empties the database first
-  db_sql -e "drop database if exists $2; create database $2 character set utf8mb4 collate utf8mb4_unicode_ci"
+  db_sql -e "drop database if exists $2; create database $2 character set utf8mb4 collate utf8mb4_unicode_ci" || return 1
   gzip -dc "$1" | db_sql "$2"
 }
 

@@ -57,7 +57,7 @@ class Doors {
                     .authenticated()
                     .requestMatchers(HttpMethod.HEAD)
                     .authenticated()
-                    .requestMatchers(HttpMethod.POST, "/me/**", "/sign-out")
+                    .requestMatchers(HttpMethod.POST, "/me/**")
                     .authenticated()
                     .requestMatchers(HttpMethod.POST)
                     .hasAnyRole("OWNER", "BOOKKEEPER", "COUNTER")
