@@ -324,7 +324,7 @@ class ListingsTest {
               .filter(v -> v != null && !v.toString().isBlank())
               .findFirst()
               .orElse(null);
-      if (held == null) continue;
+      if (held == null || column.drawn()) continue;
       boolean text = column.type() == Listing.Type.TEXT;
       Object end = held instanceof LocalDateTime at ? at.toLocalDate() : held;
       Narrow narrow =
@@ -344,6 +344,17 @@ class ListingsTest {
                       .filter(v -> v != null && (text ? holds(v, held) : same(v, end)))
                       .count());
     }
+  }
+
+  @Test
+  void a_drawn_column_neither_narrows_a_list_nor_gives_it_an_order() {
+    Listing items = GoodsListings.items();
+    List<Map<String, Object>> all = everything(items, Ask.ALL);
+    assertThat(items.column("trend").drawn()).isTrue();
+    assertThat(everything(items, new Ask("", List.of(), "-trend", ""))).isEqualTo(all);
+    Narrow none = new Narrow.Between("trend", "zzz", "zzz");
+    assertThat(everything(items, new Ask("", List.of(none), "", ""))).isEqualTo(all);
+    assertThat(items.written().shown()).isNotEmpty().noneMatch(Listing.Column::drawn);
   }
 
   private static boolean holds(Object value, Object words) {
