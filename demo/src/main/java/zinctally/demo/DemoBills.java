@@ -6,24 +6,16 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.paper.DraftStore;
-import zinctally.store.posting.Posting;
 
 /** Posts papers of buying and finds them again. */
 @Component
 class DemoBills {
-
-  private final DraftStore drafts;
-
-  private final Posting posting;
-
+  private final DemoPapers papers;
   private final JdbcClient sql;
 
-  DemoBills(DraftStore drafts, Posting posting, JdbcClient sql) {
-    this.drafts = drafts;
-    this.posting = posting;
+  DemoBills(DemoPapers papers, JdbcClient sql) {
+    this.papers = papers;
     this.sql = sql;
   }
 
@@ -48,11 +40,7 @@ class DemoBills {
         if (!cells[i + c].isEmpty()) row.put(names[c], cells[i + c]);
       rows.add(row);
     }
-    long paper = Yes.post(posting, drafts, new Draft(kind, fields, rows), DemoPapers.LOGIN);
-    return sql.sql("select number from paper where id = ?")
-        .param(paper)
-        .query(String.class)
-        .single();
+    return papers.post(kind, fields, rows);
   }
 
   static Map<String, String> theirs(String number) {

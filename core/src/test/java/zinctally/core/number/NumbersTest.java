@@ -58,6 +58,13 @@ class NumbersTest {
     assertThat(coin.decimal(minor)).isEqualByComparingTo(amount);
   }
 
+  /** Half up, away from zero: common practice for amounts of money. */
+  @ParameterizedTest
+  @CsvSource({"1.004,100", "1.005,101", "1.0049,100", "-1.005,-101", "-1.004,-100", "2.675,268"})
+  void money_is_rounded_half_up_and_away_from_zero(BigDecimal amount, long minor) {
+    assertThat(Coin.of("EUR").rounded(amount)).isEqualTo(minor);
+  }
+
   @Test
   void figures_read_as_people_write_them() {
     assertThat(Figures.read("1,234.50")).contains(new BigDecimal("1234.50"));

@@ -39,8 +39,8 @@ class JournalWriter {
             "select next value for journal_id from seq_1_to_" + journals.size(), Long.class);
     List<Object[]> heads = new ArrayList<>();
     List<Object[]> lines = new ArrayList<>();
-    Sums months = new Sums();
-    Map<Long, Sums> byItem = new TreeMap<>();
+    MonthSums months = new MonthSums();
+    Map<Long, MonthSums> byItem = new TreeMap<>();
     for (int i = 0; i < journals.size(); i++) {
       JournalEntry entry = journals.get(i);
       heads.add(
@@ -68,7 +68,7 @@ class JournalWriter {
             Math.max(0, -line.amount()));
         if (stock.contains(line.account()))
           byItem
-              .computeIfAbsent(line.account(), a -> new Sums())
+              .computeIfAbsent(line.account(), a -> new MonthSums())
               .add(line.item(), entry.date().withDayOfMonth(1), line.amount(), 0);
       }
     }

@@ -138,9 +138,9 @@ class PaperWriter {
   }
 
   private void totals(Proof.Work work, Map<Long, Item> items) {
-    Sums byItem = new Sums();
-    Sums byYear = new Sums();
-    Sums byAccount = new Sums();
+    MonthSums byItem = new MonthSums();
+    MonthSums byYear = new MonthSums();
+    MonthSums byAccount = new MonthSums();
     List<Proof.StockEntry> entries = new ArrayList<>(work.entries());
     entries.addAll(work.undone());
     for (Proof.StockEntry entry : entries) {

@@ -1,20 +1,23 @@
 package zinctally.web.listing;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InterruptedIOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
-import java.io.Writer;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.concurrent.Semaphore;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -42,6 +45,14 @@ import zinctally.web.shell.Say;
 @Component
 class ListingFiles {
   static final List<String> FORMS = List.of("csv", "xlsx", "pdf");
+  private static final Map<String, String> TYPES =
+      Map.of(
+          "csv",
+          "text/csv;charset=UTF-8",
+          "xlsx",
+          "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
+          "pdf",
+          MediaType.APPLICATION_PDF_VALUE);
   private static final int MOST_PRINTED = 3000;
   private static final int AT_ONCE = 4;
   private static final int ABOVE = 3; // rows over the headings of a sheet
@@ -77,35 +88,41 @@ class ListingFiles {
     facts.add(book.name());
     facts.add("Made " + say.moment(LocalDateTime.now(clock)));
     About whole = new About(about.name, facts);
-    response.setHeader(
-        HttpHeaders.CONTENT_DISPOSITION,
-        ContentDisposition.attachment().filename(fileName(about.name, form)).build().toString());
-    take();
+    Path file = Files.createTempFile("zinc-list", "." + form);
     try {
-      write(form, listing, ask, whole, book.coin(), response);
+      make(file, form, listing, ask, whole, book.coin());
+      response.setHeader(
+          HttpHeaders.CONTENT_DISPOSITION,
+          ContentDisposition.attachment().filename(fileName(about.name, form)).build().toString());
+      response.setContentType(TYPES.get(form));
+      response.setContentLengthLong(Files.size(file));
+      Files.copy(file, response.getOutputStream());
     } finally {
-      few.release();
+      Files.delete(file);
     }
     return true;
   }
 
-  /** Waits for its turn: everybody's files at once would keep all others from their work. */
-  private void take() throws IOException {
+  /**
+   * Makes a file when it is its turn: everybody's at once would keep all others from their work. It
+   * is made whole before it is sent, so that who reads slowly holds nothing up.
+   */
+  private void make(Path file, String form, Listing listing, Ask ask, About about, Coin coin)
+      throws IOException {
     try {
       few.acquire();
     } catch (InterruptedException stopped) {
       Thread.currentThread().interrupt();
       throw new InterruptedIOException("stopped while waiting to make a file");
     }
-  }
-
-  private void write(
-      String form, Listing listing, Ask ask, About whole, Coin coin, HttpServletResponse response)
-      throws IOException {
-    switch (form) {
-      case "csv" -> csv(listing, ask, whole, coin, response);
-      case "xlsx" -> xlsx(listing, ask, whole, coin, response);
-      default -> pdf(listing, ask, whole, response);
+    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
+      switch (form) {
+        case "csv" -> csv(listing, ask, about, coin, out);
+        case "xlsx" -> xlsx(listing, ask, about, coin, out);
+        default -> pdf(listing, ask, about, out);
+      }
+    } finally {
+      few.release();
     }
   }
 
@@ -126,11 +143,10 @@ class ListingFiles {
   }
 
   /** The last rows: what it comes to and what it is, so that headings stay the first row. */
-  private void csv(Listing listing, Ask ask, About about, Coin coin, HttpServletResponse response)
+  private void csv(Listing listing, Ask ask, About about, Coin coin, OutputStream out)
       throws IOException {
-    response.setContentType("text/csv;charset=UTF-8");
-    Writer out = new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8);
-    CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
+    CSVPrinter csv =
+        new CSVPrinter(new OutputStreamWriter(out, StandardCharsets.UTF_8), CSVFormat.RFC4180);
     csv.printRecord(listing.shown().stream().map(Column::heading).toList());
     Sums sums = new Sums(listing);
     store.all(
@@ -164,10 +180,8 @@ class ListingFiles {
     return value instanceof String text && text.matches("[=+@\\t\\r-].*") ? "'" + text : value;
   }
 
-  private void xlsx(Listing listing, Ask ask, About about, Coin coin, HttpServletResponse response)
+  private void xlsx(Listing listing, Ask ask, About about, Coin coin, OutputStream out)
       throws IOException {
-    response.setContentType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
-    OutputStream out = response.getOutputStream();
     Workbook book = new Workbook(out, "Zinc Tally", "1.0");
     Worksheet sheet = book.newWorksheet(sheetName(about.name));
     sheet.value(0, 0, about.name);
@@ -232,8 +246,7 @@ class ListingFiles {
     if (column.type() == Listing.Type.MONEY) sheet.style(last + 1, c).format(money(coin)).set();
   }
 
-  private void pdf(Listing listing, Ask ask, About about, HttpServletResponse response)
-      throws IOException {
+  private void pdf(Listing listing, Ask ask, About about, OutputStream out) throws IOException {
     List<List<Cells.Cell>> rows = new ArrayList<>();
     Sums sums = new Sums(listing);
     store.all(
@@ -243,7 +256,6 @@ class ListingFiles {
           sums.add(row);
           if (rows.size() < MOST_PRINTED) rows.add(cells.row(listing, row));
         });
-    response.setContentType(MediaType.APPLICATION_PDF_VALUE);
     Context context = new Context();
     context.setVariable("about", about);
     context.setVariable("columns", listing.shown());
@@ -251,6 +263,6 @@ class ListingFiles {
     Totals totals = sums.totals();
     context.setVariable("foot", cells.foot(listing, totals));
     context.setVariable("all", totals.rows() <= MOST_PRINTED);
-    response.getOutputStream().write(pages.of("listing/print", context));
+    out.write(pages.of("listing/print", context));
   }
 }

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.store.Refused;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
 import zinctally.store.people.SignInTries;
@@ -76,7 +77,7 @@ class MeController {
       HttpServletRequest request,
       RedirectAttributes after) {
     Person person = people.find(who.getName()).orElseThrow();
-    if (!tries.begin(person.login(), request.getRemoteAddr()).isZero())
+    if (!mayTry(person, request))
       return wrong(after, "Too many wrong passwords; try again in a while.");
     if (!hashing.matches(now, person.password())) {
       tries.unknown(person.login(), request.getRemoteAddr());
@@ -90,6 +91,15 @@ class MeController {
     after.addFlashAttribute(
         "told", "Your password is changed; you are signed out everywhere else.");
     return "redirect:/me";
+  }
+
+  /** Not after many wrong ones, nor while others try so much that it cannot be counted. */
+  private boolean mayTry(Person person, HttpServletRequest request) {
+    try {
+      return tries.begin(person.login(), request.getRemoteAddr()).isZero();
+    } catch (Refused crowded) {
+      return false;
+    }
   }
 
   private static String wrong(RedirectAttributes after, String says) {

@@ -14,7 +14,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Form;
 import zinctally.core.papers.read.Days;
-import zinctally.store.Audit;
 import zinctally.store.book.Book;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.SetUp;
@@ -32,7 +31,7 @@ class BookController {
   private final OpeningStore opening;
   private final SetupStore tables;
   private final TaxStore taxes;
-  private final Audit audit;
+  private final Trail trail;
   private final Clock clock;
 
   BookController(
@@ -41,9 +40,9 @@ class BookController {
       OpeningStore opening,
       SetupStore tables,
       TaxStore taxes,
-      Audit audit,
+      Trail trail,
       Clock clock) {
-    this.audit = audit;
+    this.trail = trail;
     this.clock = clock;
     this.setUp = setUp;
     this.books = books;
@@ -149,7 +148,7 @@ class BookController {
           "",
           "\"" + currency + "\" is no currency of ISO 4217; write three letters such as EUR.");
     }
-    audit.write(who.getName(), "book", 1, "changed", now.toString(), books.book().toString());
+    trail.leave(who, "book", 1, Optional.of(now), books.find());
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/setup";
   }

@@ -11,7 +11,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.util.UriComponentsBuilder;
 import zinctally.core.number.Form;
-import zinctally.store.Audit;
 import zinctally.store.book.SetUp;
 import zinctally.store.people.PasswordLinks;
 import zinctally.store.people.PeopleStore;
@@ -29,7 +28,7 @@ class PeopleController {
   private final PasswordEncoder hashing;
   private final PasswordLinks links;
   private final Sessions sessions;
-  private final Audit audit;
+  private final Trail trail;
 
   PeopleController(
       SetUp setUp,
@@ -37,13 +36,13 @@ class PeopleController {
       PasswordEncoder hashing,
       PasswordLinks links,
       Sessions sessions,
-      Audit audit) {
+      Trail trail) {
     this.setUp = setUp;
     this.people = people;
     this.hashing = hashing;
     this.links = links;
     this.sessions = sessions;
-    this.audit = audit;
+    this.trail = trail;
   }
 
   @Owns
@@ -90,7 +89,7 @@ class PeopleController {
     if (!initials.strip().matches("\\p{L}{0,6}"))
       return Answer.wrong(after, "/people", "Initials are up to six letters.");
     return setUp.alone(
-        () -> changed(id, role, active, maySellShort, initials, figures, who.getName(), after));
+        () -> changed(id, role, active, maySellShort, initials, figures, who, after));
   }
 
   private String changed(
@@ -100,7 +99,7 @@ class PeopleController {
       boolean maySellShort,
       String initials,
       String figures,
-      String by,
+      Principal who,
       RedirectAttributes after) {
     if (!initials.isBlank()
         && people.all().stream()
@@ -111,7 +110,8 @@ class PeopleController {
       return Answer.wrong(after, "/people", "One owner who can sign in must remain.");
     people.initials(id, initials.strip());
     people.figures(id, figures.isEmpty() ? "" : Form.of(figures).name());
-    audit.write(by, "person", id, "changed", said(before), said(people.find(id).orElseThrow()));
+    trail.leave(
+        who, "person", id, Optional.of(said(before)), people.find(id).map(PeopleController::said));
     if (before.role() != role || before.active() != active) sessions.end(before.login());
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/setup/people";

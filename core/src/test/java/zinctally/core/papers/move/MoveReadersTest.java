@@ -35,6 +35,11 @@ class MoveReadersTest {
 
   /** Ten hives of 6.00 each, of which so many still wait. */
   private void waits(Awaits what, PaperKind kind, String number, long open, long value) {
+    waits(what, kind, number, open, value, Awaited.Order.NONE);
+  }
+
+  private void waits(
+      Awaits what, PaperKind kind, String number, long open, long value, Awaited.Order order) {
     long party = kind.side().orElseThrow() == ORRIN.kind() ? ORRIN.id() : FENWICK.id();
     List<Awaited.Arrival> arrivals =
         what == Awaits.RECEIVED_BILL
@@ -57,7 +62,7 @@ class MoveReadersTest {
             6000,
             new BigDecimal("6.00"),
             STANDARD,
-            Awaited.Order.NONE,
+            order,
             arrivals));
   }
 
@@ -216,5 +221,13 @@ class MoveReadersTest {
     assertThat(row.from().paper()).isEqualTo(40);
     assertThat(book.read(hives(PaperKind.INVOICE, "5", "10.00", "D-1")).rows().get(0).beside())
         .containsEntry("awaited", "10");
+  }
+
+  @Test
+  void goods_of_an_order_that_waits_for_approval_do_not_come_yet() {
+    Awaited.Order unapproved = new Awaited.Order(40, "PO-1", 0, 1, 0, 6000, 10_000_000, false);
+    waits(Awaits.ORDERED_GOODS, PaperKind.PURCHASE_ORDER, "PO-1", 10, 0, unapproved);
+    assertThat(book.faults(hives(PaperKind.RECEIPT, "4", "", "PO-1")))
+        .containsExactly("rows.0.of: PO-1 is not approved yet.");
   }
 }

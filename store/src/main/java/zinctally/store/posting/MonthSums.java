@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.TreeMap;
 
 /** Sums by what they are of and by month, to be added to those that are kept. */
-final class Sums {
+final class MonthSums {
 
   private final TreeMap<Cell, long[]> sums = new TreeMap<>();
 
