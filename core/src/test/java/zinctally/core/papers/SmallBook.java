@@ -150,6 +150,8 @@ public final class SmallBook implements Catalogue {
     return switch (typed) {
       case "7000" -> Optional.of(account(RENT));
       case "1200" -> Optional.of(account(Role.MONEY));
+      case "1299" ->
+          Optional.of(new Account(99, "1299", "Old bank", AccountKind.ASSET, Role.MONEY, false));
       case "1400" -> Optional.of(account(Role.STOCK));
       default -> Optional.empty();
     };

@@ -129,6 +129,8 @@ class PaymentReaderTest {
         .startsWith("amount: How much money?");
     assertThat(book.faults(out("1").with("money", "7000")).get(0))
         .isEqualTo("money: 7000 Rent is no bank or cash account in use.");
+    assertThat(book.faults(out("1").with("money", "1299")).get(0))
+        .isEqualTo("money: 1299 Old bank is no bank or cash account in use.");
     assertThat(book.faults(out("1").with("money", "")).get(0))
         .startsWith("money: From or to which bank");
   }
