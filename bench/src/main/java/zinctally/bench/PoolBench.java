@@ -22,6 +22,7 @@ import zinctally.core.cost.Past;
 import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
+import zinctally.core.cost.Spot;
 import zinctally.core.cost.Trace;
 import zinctally.core.number.Quantity;
 
@@ -45,7 +46,7 @@ public class PoolBench {
     events = new ArrayList<>(EVENTS);
     LocalDate first = LocalDate.of(2026, 1, 1);
     for (int i = 1; i <= EVENTS; i++) {
-      Position at = new Position(first.plusDays(i / 30), i, 0);
+      Position at = new Position(first.plusDays(i / 30), i, Spot.FIRST);
       boolean in = i % 10 == 1;
       events.add(
           new CostEvent(

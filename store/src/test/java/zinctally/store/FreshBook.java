@@ -30,7 +30,7 @@ import zinctally.store.prove.TieOutStore;
 /** A book of its own on the real MariaDB, thrown away at the end. Today is 2026-06-30. */
 public final class FreshBook implements AutoCloseable {
   private final ConfigurableApplicationContext context;
-  private final String schema = "zinc_test_" + UUID.randomUUID().toString().replace("-", "");
+  private final String schema;
 
   @Configuration
   @EnableAutoConfiguration
@@ -51,9 +51,28 @@ public final class FreshBook implements AutoCloseable {
    * @param more wiring besides the book's own
    */
   public FreshBook(Class<?>... more) {
-    String server =
-        Objects.requireNonNull(
-            System.getenv("ZINC_DB_SERVER"), "these tests need a database: run ./zinc-tally test");
+    this(newSchema(), more);
+    get(BookStore.class).save("Test book", Coin.of("EUR"), LocalDate.of(2026, 1, 1), false, false);
+  }
+
+  /** A book that lies in a schema already, of this or an earlier version. */
+  public static FreshBook in(String schema) {
+    return new FreshBook(schema, new Class<?>[0]);
+  }
+
+  /** A name that no book has. */
+  public static String newSchema() {
+    return "zinc_test_" + UUID.randomUUID().toString().replace("-", "");
+  }
+
+  /** Where the database answers. */
+  public static String server() {
+    return Objects.requireNonNull(
+        System.getenv("ZINC_DB_SERVER"), "these tests need a database: run ./zinc-tally test");
+  }
+
+  private FreshBook(String schema, Class<?>... more) {
+    this.schema = schema;
     context =
         new SpringApplicationBuilder(Wiring.class)
             .sources(more)
@@ -61,7 +80,7 @@ public final class FreshBook implements AutoCloseable {
             .properties(
                 Map.of(
                     "spring.datasource.url",
-                    server + schema + "?createDatabaseIfNotExist=true",
+                    server() + schema + "?createDatabaseIfNotExist=true",
                     "spring.datasource.username",
                     System.getenv("ZINC_DB_USER"),
                     "spring.datasource.password",
@@ -77,7 +96,6 @@ public final class FreshBook implements AutoCloseable {
                     "spring.main.banner-mode",
                     "off"))
             .run();
-    get(BookStore.class).save("Test book", Coin.of("EUR"), LocalDate.of(2026, 1, 1), false, false);
   }
 
   public <T> T get(Class<T> type) {

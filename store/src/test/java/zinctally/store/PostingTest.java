@@ -168,7 +168,7 @@ class PostingTest {
     assertThat(written)
         .isEqualTo(
             proof.work().orElseThrow().journals().get(0).lines().stream()
-                .map(l -> l.amount())
+                .map(l -> l.amount().minor())
                 .toList());
     assertThat(proof.work().get().after()).isEqualTo(book.get(BalanceStore.class).now());
   }

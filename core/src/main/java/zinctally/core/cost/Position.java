@@ -8,13 +8,13 @@ import java.util.Comparator;
  *
  * @param date the event's own date
  * @param sequence given to its paper at first posting and kept when the paper is amended
- * @param line the event's place within its paper
+ * @param spot the event's place within its paper
  */
-public record Position(LocalDate date, long sequence, long line) implements Comparable<Position> {
+public record Position(LocalDate date, long sequence, Spot spot) implements Comparable<Position> {
   private static final Comparator<Position> ORDER =
       Comparator.comparing(Position::date)
           .thenComparingLong(Position::sequence)
-          .thenComparingLong(Position::line);
+          .thenComparing(Position::spot);
 
   @Override
   public int compareTo(Position other) {

@@ -2,6 +2,7 @@ package zinctally.core.ledger;
 
 import java.time.LocalDate;
 import java.util.List;
+import zinctally.core.number.Money;
 
 /** A dated set of lines that balances to the minor unit. */
 public record JournalEntry(LocalDate date, List<JournalLine> lines) {
@@ -11,13 +12,18 @@ public record JournalEntry(LocalDate date, List<JournalLine> lines) {
    */
   public JournalEntry {
     lines = List.copyOf(lines);
-    long sum = 0;
-    for (JournalLine line : lines) sum = Math.addExact(sum, line.amount());
-    if (sum != 0) throw new IllegalArgumentException("journal entry is out of balance by " + sum);
+    Money sum = sum(lines);
+    if (sum.signum() != 0)
+      throw new IllegalArgumentException("journal entry is out of balance by " + sum.minor());
   }
 
-  /** Sum of the debits, minor units. */
-  public long turnover() {
-    return lines.stream().mapToLong(l -> Math.max(0, l.amount())).sum();
+  /** What lines come to: debits less credits. */
+  public static Money sum(List<JournalLine> lines) {
+    return lines.stream().map(JournalLine::amount).reduce(Money.ZERO, Money::plus);
+  }
+
+  /** What is debited in lines. */
+  public static Money turnover(List<JournalLine> lines) {
+    return sum(lines.stream().filter(line -> line.amount().signum() > 0).toList());
   }
 }

@@ -16,6 +16,7 @@ import zinctally.core.cost.Past;
 import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
+import zinctally.core.cost.Spot;
 import zinctally.core.cost.Trace;
 import zinctally.core.cost.Uncovered;
 
@@ -96,7 +97,7 @@ public final class Costing {
           new CostEvent(
               row + 1L,
               moves.kind(row),
-              new Position(date, row, 0),
+              new Position(date, row, Spot.FIRST),
               moves.quantity(row),
               moves.value(row),
               moves.target(row) + 1L);

@@ -1,5 +1,6 @@
 package zinctally.core.papers;
 
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.papers.back.ReturnReader;
 import zinctally.core.papers.back.SupplierCreditReader;
 import zinctally.core.papers.charge.ChargeReader;
@@ -18,6 +19,7 @@ import zinctally.core.papers.trade.CounterReader;
 import zinctally.core.papers.trade.TradeReader;
 
 /** Turns a draft into a paper, or says what is wrong with it and what would be right. */
+@NullUnmarked
 public final class DraftReader {
   private final Catalogue book;
 

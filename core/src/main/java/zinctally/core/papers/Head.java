@@ -1,6 +1,7 @@
 package zinctally.core.papers;
 
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is kept of a paper beside its lines.
@@ -11,7 +12,8 @@ import java.time.LocalDate;
  * @param net minor units without tax
  * @param tax minor units
  */
-public record Head(String reference, LocalDate due, Place place, long net, long tax) {
+public record Head(
+    String reference, @Nullable LocalDate due, @Nullable Place place, long net, long tax) {
   /** Of a paper without tax, place or reference. */
   public static Head of(long total) {
     return new Head("", null, null, total, 0);

@@ -2,6 +2,7 @@ package zinctally.core.papers;
 
 import java.math.BigDecimal;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 
 /**
@@ -11,7 +12,7 @@ import zinctally.core.goods.Item;
  * @param group its group's name as typed, for a new item; empty for the top group
  * @param price for one base unit on the first price list; null for none
  */
-public record Newcomer(Item item, String group, BigDecimal price) {
+public record Newcomer(Item item, String group, @Nullable BigDecimal price) {
   public boolean isNew() {
     return item.id() < 0;
   }

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.ledger.Account;
 import zinctally.core.papers.trade.Trade;
 
@@ -22,7 +23,7 @@ public record Reading(
     List<Fault> faults,
     List<Fault> notes,
     Map<Integer, RowFacts> rows,
-    Sums toPay,
+    @Nullable Sums toPay,
     Optional<Trade> unpaid) {
   public Reading(
       Optional<Paper> paper, List<Fault> faults, List<Fault> notes, Map<Integer, RowFacts> rows) {
@@ -50,8 +51,13 @@ public record Reading(
    *     awaited}, {@code at}, {@code discount}, {@code margin}
    */
   public record RowFacts(
-      long item, long account, String name, String unit, Long amount, Map<String, String> beside) {
-    public RowFacts(long item, String name, String unit, Long amount) {
+      long item,
+      long account,
+      String name,
+      String unit,
+      @Nullable Long amount,
+      Map<String, String> beside) {
+    public RowFacts(long item, String name, String unit, @Nullable Long amount) {
       this(item, 0, name, unit, amount, Map.of());
     }
 
@@ -68,7 +74,7 @@ public record Reading(
     }
 
     /** The same with its amount. */
-    public RowFacts amounting(Long minor) {
+    public RowFacts amounting(@Nullable Long minor) {
       return new RowFacts(item, account, name, unit, minor, beside);
     }
   }

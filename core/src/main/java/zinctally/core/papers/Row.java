@@ -1,6 +1,7 @@
 package zinctally.core.papers;
 
 import java.math.BigDecimal;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.back.ReturnReason;
@@ -27,19 +28,19 @@ import zinctally.core.papers.flow.Flow;
  */
 public record Row(
     int line,
-    Item item,
-    Long account,
-    Place place,
+    @Nullable Item item,
+    @Nullable Long account,
+    @Nullable Place place,
     String wording,
-    Quantity quantity,
+    @Nullable Quantity quantity,
     String unit,
-    BigDecimal price,
+    @Nullable BigDecimal price,
     BigDecimal discount,
     long net,
     long tax,
-    TaxRate rate,
+    @Nullable TaxRate rate,
     From from,
-    ReturnReason reason) {
+    @Nullable ReturnReason reason) {
   /**
    * An earlier paper's line.
    *
@@ -60,7 +61,7 @@ public record Row(
   }
 
   /** A line of no more than an item; what else there is follows. */
-  public static Row of(int line, Item item) {
+  public static Row of(int line, @Nullable Item item) {
     return new Row(
         line,
         item,
@@ -78,13 +79,13 @@ public record Row(
         null);
   }
 
-  public Row at(Place there) {
+  public Row at(@Nullable Place there) {
     return new Row(
         line, item, account, there, wording, quantity, unit, price, discount, net, tax, rate, from,
         reason);
   }
 
-  public Row on(Long id) {
+  public Row on(@Nullable Long id) {
     return new Row(
         line, item, id, place, wording, quantity, unit, price, discount, net, tax, rate, from,
         reason);
@@ -106,7 +107,7 @@ public record Row(
    * @param one null when not known
    * @param off percent
    */
-  public Row priced(BigDecimal one, BigDecimal off) {
+  public Row priced(@Nullable BigDecimal one, BigDecimal off) {
     return new Row(
         line, item, account, place, wording, quantity, unit, one, off, net, tax, rate, from,
         reason);
@@ -116,7 +117,7 @@ public record Row(
     return worth(minor, 0, null);
   }
 
-  public Row worth(long without, long taxed, TaxRate at) {
+  public Row worth(long without, long taxed, @Nullable TaxRate at) {
     return new Row(
         line, item, account, place, wording, quantity, unit, price, discount, without, taxed, at,
         from, reason);
@@ -128,7 +129,7 @@ public record Row(
         earlier, reason);
   }
 
-  public Row because(ReturnReason why) {
+  public Row because(@Nullable ReturnReason why) {
     return new Row(
         line, item, account, place, wording, quantity, unit, price, discount, net, tax, rate, from,
         why);

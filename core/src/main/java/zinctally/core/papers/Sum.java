@@ -1,6 +1,7 @@
 package zinctally.core.papers;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One of the sums a paper comes to, as its proof shows them.
@@ -8,7 +9,7 @@ import java.util.List;
  * @param rate the tax it is, whose percentage stands beside it; null when it is none
  * @param amount minor units
  */
-public record Sum(String words, TaxRate rate, long amount) {
+public record Sum(String words, @Nullable TaxRate rate, long amount) {
   public Sum(String words, long amount) {
     this(words, null, amount);
   }

@@ -52,7 +52,7 @@ final class Story {
   private Story add(EventKind kind, long quantity, long value, long target) {
     long id = before + events.size() + 1;
     LocalDate day = LocalDate.of(2026, 1, 1).plusDays(id);
-    events.add(new CostEvent(id, kind, new Position(day, id, 0), quantity, value, target));
+    events.add(new CostEvent(id, kind, new Position(day, id, Spot.FIRST), quantity, value, target));
     return this;
   }
 

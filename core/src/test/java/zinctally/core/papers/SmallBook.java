@@ -15,7 +15,6 @@ import zinctally.core.goods.ItemKind;
 import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.AccountKind;
-import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
@@ -114,7 +113,7 @@ public final class SmallBook implements Catalogue {
   public static long on(Plan plan, long account) {
     return plan.lines().stream()
         .filter(l -> l.account() == account)
-        .mapToLong(JournalLine::amount)
+        .mapToLong(l -> l.amount().minor())
         .sum();
   }
 
@@ -125,8 +124,8 @@ public final class SmallBook implements Catalogue {
   /** By how much what is known of a plan's entry is out of balance with the goods it brings in. */
   public static long apart(Plan plan) {
     long goods =
-        plan.events().stream().filter(e -> e.contra() == 0).mapToLong(Plan.Event::value).sum();
-    return goods + plan.lines().stream().mapToLong(JournalLine::amount).sum();
+        plan.events().stream().filter(e -> e.contra() == 0).mapToLong(e -> e.value().minor()).sum();
+    return goods + plan.lines().stream().mapToLong(l -> l.amount().minor()).sum();
   }
 
   private static long id(Role role) {

@@ -17,7 +17,6 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
-import zinctally.core.papers.plan.Plan;
 
 /**
  * Finds what lines of posted papers still wait for, as if the paper being amended had brought
@@ -123,9 +122,8 @@ final class AwaitedLookup {
             .toList();
     if (receipts.isEmpty()) return arrivals;
     sql.sql(
-            "select id, paper_id, line % :part as row_line, date, quantity from cost_event"
-                + " where paper_id in (:papers) and kind = 'IN' and not gone order by line")
-        .param("part", Plan.PART)
+            "select id, paper_id, line as row_line, date, quantity from cost_event"
+                + " where paper_id in (:papers) and kind = 'IN' and not gone order by part, line")
         .param("papers", receipts)
         .query(
             (row, n) ->

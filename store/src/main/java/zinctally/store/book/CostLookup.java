@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.cost.Position;
+import zinctally.core.cost.Spot;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.stock.StartTracking;
 
@@ -119,7 +120,10 @@ final class CostLookup {
             (row, n) ->
                 new StartTracking.Sold(
                     row.getLong(1),
-                    new Position(row.getObject(2, LocalDate.class), row.getLong(3), row.getInt(4)),
+                    new Position(
+                        row.getObject(2, LocalDate.class),
+                        row.getLong(3),
+                        new Spot(row.getInt(4), 0)),
                     row.getLong(5),
                     row.getString(6),
                     row.getLong(7)))

@@ -88,10 +88,11 @@ final class LotLookup {
             """
             select lot_id, max(id) from cost_event
             where lot_id in (:lots) and kind in ('IN', 'BACK') and not gone and paper_id <> :amends
-              and (date, sequence, line) = (select e.date, e.sequence, e.line from cost_event e
+              and (date, sequence, part, line) = (select e.date, e.sequence, e.part, e.line
+                from cost_event e
                 where e.lot_id = cost_event.lot_id and e.kind in ('IN', 'BACK') and not e.gone
                   and e.paper_id <> :amends
-                order by e.date desc, e.sequence desc, e.line desc limit 1)
+                order by e.date desc, e.sequence desc, e.part desc, e.line desc limit 1)
             group by lot_id
             """)
         .param("lots", ids)

@@ -22,7 +22,6 @@ import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Traded;
 import zinctally.core.papers.flow.Trading;
-import zinctally.core.papers.plan.Plan;
 
 /**
  * Finds the lines of posted papers that moved goods, as if the paper being amended had brought none
@@ -48,7 +47,7 @@ final class TradedLookup {
   /** The paper's own goods; goods that moved before it; goods that moved after. */
   private static final String GOODS =
       """
-      select e.id as event, e.line % :part as line, e.quantity from cost_event e
+      select e.id as event, e.line, e.quantity from cost_event e
       where e.paper_id = :paper and not e.gone and e.kind in ('IN', 'OUT')
         and (not :sent or e.contra_account in (
           select id from account where role = 'SENT_NOT_INVOICED'))
@@ -57,7 +56,7 @@ final class TradedLookup {
         select awaited_id, line, sum(quantity) as quantity from fulfilment
         where paper_id = :paper group by awaited_id, line having quantity > 0) f
       join awaited a on a.id = f.awaited_id and a.what in ('RECEIVED_BILL', 'SENT_INVOICE')
-      join cost_event e on e.paper_id = a.paper_id and e.line % :part = a.line and not e.gone
+      join cost_event e on e.paper_id = a.paper_id and e.line = a.line and not e.gone
         and (e.kind = 'IN' or e.kind = 'OUT' and e.contra_account in (
           select id from account where role = 'SENT_NOT_INVOICED'))
       where :asks
@@ -67,7 +66,7 @@ final class TradedLookup {
         from awaited a join fulfilment f on f.awaited_id = a.id and f.paper_id <> a.paper_id
         where a.paper_id = :paper and a.what in ('BILLED_GOODS', 'INVOICED_GOODS')
         group by f.paper_id, f.line, a.line having quantity > 0) f
-      join cost_event e on e.paper_id = f.paper_id and e.line % :part = f.moved_line
+      join cost_event e on e.paper_id = f.paper_id and e.line = f.moved_line
         and not e.gone and (e.kind = 'IN' or e.kind = 'OUT' and e.contra_account not in (
           select id from account where role = 'SENT_NOT_INVOICED'))
       where :asks""";
@@ -111,7 +110,7 @@ final class TradedLookup {
                      (select coalesce(sum(b.quantity), 0) from cost_event b
                       join paper c on c.id = b.paper_id
                       join paper_line r on r.paper_id = c.id and r.version = c.version
-                        and r.line = b.line % :part and r.of_paper = :paper and r.of_line = g.line
+                        and r.line = b.line and r.of_paper = :paper and r.of_line = g.line
                       where b.target_id = g.event and not b.gone and b.kind in ('OUT', 'BACK')
                         and b.paper_id <> :amends) as returned
                     from (\s"""
@@ -121,8 +120,7 @@ final class TradedLookup {
                     join paper p on p.id = :paper
                     join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = g.line
                     left join tax_rate t on t.id = l.tax_rate_id
-                    order by g.line, e.date, e.sequence, e.line""")
-            .param("part", Plan.PART)
+                    order by g.line, e.date, e.sequence, e.part, e.line""")
             .param("paper", paper.id)
             .param("sent", paper.kind.is(SENDS) && !paper.kind.is(SELLS))
             .param("asks", paper.kind.is(BILLS) || paper.kind.is(SELLS))
@@ -189,11 +187,13 @@ final class TradedLookup {
             select event, lot_id, sum(moved) as left_of_it from (
               select e.id as event, m.lot_id, abs(sum(m.quantity)) as moved
               from cost_event e join quantity_move m on m.paper_id = e.paper_id and m.line = e.line
+                and m.part = e.part
                 and m.item_id = e.item_id and m.lot_id <> 0
               where e.id in (:events) group by e.id, m.lot_id
               union all
               select b.target_id, m.lot_id, -abs(sum(m.quantity))
               from cost_event b join quantity_move m on m.paper_id = b.paper_id and m.line = b.line
+                and m.part = b.part
                 and m.item_id = b.item_id and m.lot_id <> 0
               where b.target_id in (:events) and not b.gone and b.kind in ('OUT', 'BACK')
                 and b.paper_id <> :amends

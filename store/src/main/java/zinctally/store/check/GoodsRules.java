@@ -98,7 +98,7 @@ final class GoodsRules {
                   join paper s on s.id = t.paper_id and s.state = 'POSTED'
                   join paper_kind sk on sk.kind = s.kind and sk.starts where t.item_id = i.id), '1000-01-01')
                 and not exists (select 1 from cost_event e where e.paper_id = p.id
-                  and e.line % 1000000 = l.line and not e.gone)
+                  and e.line = l.line and not e.gone)
                 and not exists (select 1 from fulfilment f join awaited a on a.id = f.awaited_id
                   and a.what = 'SENT_INVOICE' where f.paper_id = p.id and f.line = l.line)
                 and not exists (select 1 from awaited a where a.paper_id = p.id and a.line = l.line)
@@ -116,13 +116,13 @@ final class GoodsRules {
               from (select r.of_paper, r.of_line, m.lot_id, sum(m.quantity) as back
                     from paper c join paper_kind ck on ck.kind = c.kind and ck.sale < 0
                     join paper_line r on r.paper_id = c.id and r.version = c.version
-                    join quantity_move m on m.paper_id = c.id and m.line % 1000000 = r.line
+                    join quantity_move m on m.paper_id = c.id and m.line = r.line
                     where c.state = 'POSTED' and m.lot_id <> 0
                       and m.quantity > 0
                     group by r.of_paper, r.of_line, m.lot_id) b
               join paper p on p.id = b.of_paper join lot o on o.id = b.lot_id
-              left join (select paper_id, line % 1000000 as line, lot_id, sum(quantity) as sold
-                         from quantity_move where lot_id <> 0 group by paper_id, line % 1000000, lot_id)
+              left join (select paper_id, line, lot_id, sum(quantity) as sold
+                         from quantity_move where lot_id <> 0 group by paper_id, line, lot_id)
                 s on s.paper_id = b.of_paper and s.line = b.of_line and s.lot_id = b.lot_id
               where s.paper_id is not null and b.back > -coalesce(s.sold, 0)"""));
 }

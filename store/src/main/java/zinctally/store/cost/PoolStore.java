@@ -20,6 +20,7 @@ import zinctally.core.cost.Past;
 import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
+import zinctally.core.cost.Spot;
 import zinctally.core.cost.Trace;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
@@ -59,7 +60,11 @@ public class PoolStore {
     PoolState state =
         PoolText.read(
             row.getString("layers"), row.getLong("latest_quantity"), row.getLong("latest_value"));
-    Position last = new Position(date, row.getLong("last_sequence"), row.getLong("last_line"));
+    Position last =
+        new Position(
+            date,
+            row.getLong("last_sequence"),
+            new Spot(row.getInt("last_line"), row.getInt("last_part")));
     return new PoolHead(row.getLong("item_id"), state, last, row.getInt("since_checkpoint"));
   }
 
@@ -68,10 +73,10 @@ public class PoolStore {
     return sql.sql(
             """
             select * from cost_checkpoint
-            where item_id = ? and (date, sequence, line) < (?, ?, ?)
-            order by date desc, sequence desc, line desc limit 1
+            where item_id = ? and (date, sequence, part, line) < (?, ?, ?, ?)
+            order by date desc, sequence desc, part desc, line desc limit 1
             """)
-        .params(item, at.date(), at.sequence(), at.line())
+        .params(item, at.date(), at.sequence(), at.spot().part(), at.spot().line())
         .query(PoolStore::checkpoint)
         .optional()
         .orElse(PoolHead.empty(item));
@@ -79,7 +84,8 @@ public class PoolStore {
 
   /** Every state kept on the way. */
   public List<PoolHead> checkpoints(long item) {
-    return sql.sql("select * from cost_checkpoint where item_id = ? order by date, sequence, line")
+    return sql.sql(
+            "select * from cost_checkpoint where item_id = ? order by date, sequence, part, line")
         .param(item)
         .query(PoolStore::checkpoint)
         .list();
@@ -90,22 +96,22 @@ public class PoolStore {
         PoolText.read(
             row.getString("layers"), row.getLong("latest_quantity"), row.getLong("latest_value"));
     Position at =
-        new Position(
-            row.getObject("date", LocalDate.class), row.getLong("sequence"), row.getLong("line"));
+        new Position(row.getObject("date", LocalDate.class), row.getLong("sequence"), spot(row));
     return new PoolHead(row.getLong("item_id"), state, at, 0);
   }
 
   /** Events of an item after a position, in event order; all of them when it is null. */
   public List<Booked> eventsAfter(long item, Position after) {
-    Position from = after == null ? new Position(LocalDate.of(1000, 1, 1), 0, 0) : after;
+    Position from = after == null ? new Position(LocalDate.of(1000, 1, 1), 0, Spot.FIRST) : after;
     return sql.sql(
             """
-            select id, kind, date, sequence, line, quantity, value, target_id, charges, booked
+            select id, kind, date, sequence, part, line, quantity, value, target_id, charges, booked
             from cost_event
-            where item_id = ? and not gone and date >= ? and (date, sequence, line) > (?, ?, ?)
-            order by date, sequence, line
+            where item_id = ? and not gone and date >= ? and (date, sequence, part, line) > (?, ?, ?, ?)
+            order by date, sequence, part, line
             """)
-        .params(item, from.date(), from.date(), from.sequence(), from.line())
+        .params(
+            item, from.date(), from.date(), from.sequence(), from.spot().part(), from.spot().line())
         .query(PoolStore::booked)
         .list();
   }
@@ -115,7 +121,7 @@ public class PoolStore {
     if (ids.isEmpty()) return List.of();
     return sql.sql(
             """
-            select id, kind, date, sequence, line, quantity, value, target_id, charges, booked
+            select id, kind, date, sequence, part, line, quantity, value, target_id, charges, booked
             from cost_event where id in (:ids)
             """)
         .param("ids", ids)
@@ -128,14 +134,15 @@ public class PoolStore {
 
   public List<Placed> positions(Collection<Long> events) {
     if (events.isEmpty()) return List.of();
-    return sql.sql("select id, item_id, date, sequence, line from cost_event where id in (:ids)")
+    return sql.sql(
+            "select id, item_id, date, sequence, part, line from cost_event where id in (:ids)")
         .param("ids", events)
         .query(
             (row, n) ->
                 new Placed(
                     row.getLong(1),
                     row.getLong(2),
-                    new Position(row.getObject(3, LocalDate.class), row.getLong(4), row.getInt(5))))
+                    new Position(row.getObject(3, LocalDate.class), row.getLong(4), spot(row))))
         .list();
   }
 
@@ -161,15 +168,17 @@ public class PoolStore {
         .optional();
   }
 
+  private static Spot spot(ResultSet row) throws SQLException {
+    return new Spot(row.getInt("line"), row.getInt("part"));
+  }
+
   private static Booked booked(ResultSet row, int n) throws SQLException {
     CostEvent event =
         new CostEvent(
             row.getLong("id"),
             EventKind.valueOf(row.getString("kind")),
             new Position(
-                row.getObject("date", LocalDate.class),
-                row.getLong("sequence"),
-                row.getLong("line")),
+                row.getObject("date", LocalDate.class), row.getLong("sequence"), spot(row)),
             row.getLong("quantity"),
             row.getLong("value"),
             row.getLong("target_id"));
@@ -199,11 +208,12 @@ public class PoolStore {
                        -o.booked - coalesce(sum(b.booked), 0)
                 from cost_event o
                 left join cost_event b on b.target_id = o.id and b.kind = 'BACK' and not b.gone
-                  and (b.date, b.sequence, b.line) <= (?, ?, ?)
+                  and (b.date, b.sequence, b.part, b.line) <= (?, ?, ?, ?)
                 where o.id = ? and o.item_id = ? and o.kind = 'OUT' and not o.gone
                 group by o.id
                 """)
-            .params(start.date(), start.sequence(), start.line(), id, item)
+            .params(
+                start.date(), start.sequence(), start.spot().part(), start.spot().line(), id, item)
             .query((row, n) -> new Goods(row.getLong(1), row.getLong(2)))
             .optional()
             .orElse(null);
@@ -227,12 +237,13 @@ public class PoolStore {
         sql.sql("delete from cost_pool where item_id = ?").param(head.item()).update();
     jdbc.batchUpdate(
         """
-        insert into cost_pool (item_id, on_hand, worth, layers, last_date, last_sequence, last_line,
-          since_checkpoint, latest_quantity, latest_value, written_down)
-        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+        insert into cost_pool (item_id, on_hand, worth, layers, last_date, last_sequence, last_part,
+          last_line, since_checkpoint, latest_quantity, latest_value, written_down)
+        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
         on duplicate key update on_hand = values(on_hand), worth = values(worth),
           layers = values(layers), last_date = values(last_date),
-          last_sequence = values(last_sequence), last_line = values(last_line),
+          last_sequence = values(last_sequence), last_part = values(last_part),
+          last_line = values(last_line),
           since_checkpoint = values(since_checkpoint),
           latest_quantity = values(latest_quantity), latest_value = values(latest_value),
           written_down = values(written_down)
@@ -248,7 +259,8 @@ public class PoolStore {
                       PoolText.write(k.state()),
                       k.at().date(),
                       k.at().sequence(),
-                      k.at().line(),
+                      k.at().spot().part(),
+                      k.at().spot().line(),
                       k.sinceCheckpoint(),
                       k.state().latestQuantity(),
                       k.state().latestValue(),
@@ -271,11 +283,12 @@ public class PoolStore {
   public void writeCheckpoints(long item, Position after, List<Kept> checkpoints) {
     if (after != null)
       sql.sql(
-              "delete from cost_checkpoint where item_id = ? and (date, sequence, line) > (?, ?, ?)")
-          .params(item, after.date(), after.sequence(), after.line())
+              "delete from cost_checkpoint where item_id = ? and (date, sequence, part, line) > (?, ?, ?, ?)")
+          .params(item, after.date(), after.sequence(), after.spot().part(), after.spot().line())
           .update();
     jdbc.batchUpdate(
-        "insert into cost_checkpoint values (?, ?, ?, ?, ?, ?, ?)",
+        "insert into cost_checkpoint (item_id, date, sequence, part, line, layers, latest_quantity,"
+            + " latest_value) values (?, ?, ?, ?, ?, ?, ?, ?)",
         checkpoints.stream()
             .map(
                 k ->
@@ -283,7 +296,8 @@ public class PoolStore {
                       item,
                       k.at().date(),
                       k.at().sequence(),
-                      k.at().line(),
+                      k.at().spot().part(),
+                      k.at().spot().line(),
                       PoolText.write(k.state()),
                       k.state().latestQuantity(),
                       k.state().latestValue()

@@ -88,7 +88,8 @@ public class LotStore {
             select m.date, m.quantity, p.id, p.number, p.kind, p.state, w.id as party,
               w.name as party_name, l.name as place,
               (select e.booked + e.charges from cost_event e where e.lot_id = m.lot_id
-                 and e.paper_id = m.paper_id and e.line = m.line and not e.gone limit 1) as worth
+                 and e.paper_id = m.paper_id and e.line = m.line and e.part = m.part
+                 and not e.gone limit 1) as worth
             from quantity_move m join paper p on p.id = m.paper_id
             join place l on l.id = m.place_id left join party w on w.id = p.party_id
             where m.lot_id = ? order by m.date, m.id limit 500

@@ -16,7 +16,6 @@ import zinctally.core.cost.Method;
 import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
-import zinctally.core.papers.plan.Plan;
 import zinctally.store.cost.PoolHead;
 import zinctally.store.cost.PoolStore;
 import zinctally.store.paper.PaperStore;
@@ -97,10 +96,9 @@ public class WhyStore {
                   select 1 from fulfilment f join awaited a on a.id = f.awaited_id
                     and a.what = 'SENT_INVOICE' and a.paper_id <> f.paper_id
                   where f.paper_id = :paper and a.paper_id = e.paper_id
-                    and a.line = e.line % :part))
-                order by e.paper_id, e.line limit 200
+                    and a.line = e.line))
+                order by e.paper_id, e.part, e.line limit 200
                 """)
-            .param("part", Plan.PART)
             .param("paper", paper)
             .query(
                 (row, n) ->
@@ -108,7 +106,7 @@ public class WhyStore {
                         row.getLong(1),
                         row.getLong(2),
                         Method.valueOf(row.getString(3)),
-                        Plan.row(row.getLong(4))))
+                        row.getInt(4)))
             .list();
     return outs.stream().map(o -> line(o.event, o.item, o.method, o.line)).toList();
   }

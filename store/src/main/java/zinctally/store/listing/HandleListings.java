@@ -9,7 +9,6 @@ import static zinctally.store.listing.Listing.Type.TEXT;
 import java.util.List;
 import java.util.Map;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.plan.Plan;
 import zinctally.store.listing.Listing.Column;
 
 /** What happened to goods between buying and selling. */
@@ -24,7 +23,7 @@ public final class HandleListings {
         paper p straight_join paper_line n on n.paper_id = p.id and n.version = p.version
         straight_join item i on i.id = n.item_id left join place l on l.id = n.place_id
         where p.kind in (:kinds)""",
-            Map.of("part", Plan.PART),
+            Map.of(),
             List.of(
                 new Column("id", "", "p.id", HIDDEN),
                 new Column("item_id", "", "i.id", HIDDEN),
@@ -41,7 +40,7 @@ public final class HandleListings {
                     "Value",
                     """
                 (select nullif(sum(e.booked), 0) from cost_event e
-                 where e.paper_id = p.id and e.line % :part = n.line and not e.gone)""",
+                 where e.paper_id = p.id and e.line = n.line and not e.gone)""",
                     MONEY,
                     Papers.PAPER),
                 Papers.state(),

@@ -11,7 +11,6 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.plan.Plan;
 import zinctally.store.sql.UnitColumns;
 
 /** Posted papers. */
@@ -82,7 +81,7 @@ public class PaperStore {
                    select distinct f.paper_id, f.line from awaited w
                    join fulfilment f on f.awaited_id = w.id and f.paper_id <> w.paper_id
                    where w.paper_id = :paper and w.what = 'INVOICED_GOODS') d
-                 join cost_event e on e.paper_id = d.paper_id and e.line % 1000000 = d.line
+                 join cost_event e on e.paper_id = d.paper_id and e.line = d.line
                    and e.kind = 'OUT' and not e.gone
                  join account c on c.id = e.contra_account and c.role <> 'SENT_NOT_INVOICED')
                 as cost
@@ -145,21 +144,20 @@ public class PaperStore {
               n.numbers
             from paper_line l join paper p on p.id = l.paper_id and p.version = l.version
             left join (
-              select line % :part as line, sum(booked) as cost from cost_event
-              where paper_id = :paper and not gone group by line % :part) c on c.line = l.line
+              select line, sum(booked) as cost from cost_event
+              where paper_id = :paper and not gone group by line) c on c.line = l.line
             left join (
-              select m.line % :part as line, group_concat(distinct concat(k.code,
+              select m.line, group_concat(distinct concat(k.code,
                 if(k.expiry is null, '', concat(' ', k.expiry))) order by k.code separator ', ')
                 as numbers
               from quantity_move m join lot k on k.id = m.lot_id
-              where m.paper_id = :paper group by m.line % :part) n on n.line = l.line
+              where m.paper_id = :paper group by m.line) n on n.line = l.line
             left join item i on i.id = l.item_id left join account a on a.id = l.account_id
             left join tax_rate t on t.id = l.tax_rate_id left join paper f on f.id = l.of_paper
             left join return_reason r on r.id = l.return_reason_id
             left join place g on g.id = l.place_id and g.id <> p.place_id
             where l.paper_id = :paper order by l.line
             """)
-        .param("part", Plan.PART)
         .param("paper", id)
         .query(
             (row, n) -> {

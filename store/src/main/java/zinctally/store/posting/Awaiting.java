@@ -51,11 +51,15 @@ class Awaiting {
 
   private static List<Row> rows(List<Plan.Fill> fills) {
     return fills.stream()
-        .map(f -> new Row(f.awaited(), f.line(), f.quantity(), f.value(), f.on(), 0))
+        .map(
+            f ->
+                new Row(f.awaited(), f.line(), f.quantity().micros(), f.value().minor(), f.on(), 0))
         .toList();
   }
 
   private void add(Plan.Wait wait, long paper) {
+    long quantity = wait.quantity().micros();
+    long value = wait.value().orElseThrow().minor();
     sql.sql(
             """
             insert into awaited (paper_id, line, what, item_id, party_id, quantity, value,
@@ -68,10 +72,10 @@ class Awaiting {
             wait.what().name(),
             wait.item(),
             wait.party(),
-            wait.quantity(),
-            wait.value(),
-            wait.quantity(),
-            wait.value(),
+            quantity,
+            value,
+            quantity,
+            value,
             wait.orderPaper(),
             wait.orderLine())
         .update();
@@ -154,6 +158,8 @@ class Awaiting {
   }
 
   private void change(OwnWaits.Own own, Plan.Wait wait) {
+    long quantity = wait.quantity().micros();
+    long value = wait.value().orElseThrow().minor();
     sql.sql(
             "delete f from fulfilment f join awaited a on a.id = f.awaited_id"
                 + " where a.id = ? and f.paper_id = a.paper_id")
@@ -167,10 +173,10 @@ class Awaiting {
         .params(
             wait.line(),
             wait.party(),
-            wait.quantity(),
-            wait.value(),
-            wait.quantity() - own.filled(),
-            wait.value() - own.filledValue(),
+            quantity,
+            value,
+            quantity - own.filled(),
+            value - own.filledValue(),
             wait.orderPaper(),
             wait.orderLine(),
             own.id())

@@ -67,7 +67,7 @@ class Dues {
       Optional<Plan.Due> same = same(own, left);
       same.ifPresent(left::remove);
       if (own.settled == 0) continue;
-      long bears = same.map(Plan.Due::amount).orElse(0L);
+      long bears = same.map(due -> due.amount().minor()).orElse(0L);
       if (Long.signum(bears) == Long.signum(own.item.amount())
           && Math.abs(bears) >= Math.abs(own.settled)) continue;
       faults.add(
@@ -91,7 +91,7 @@ class Dues {
         .or(
             () ->
                 ofParty.stream()
-                    .filter(d -> Long.signum(d.amount()) == Long.signum(own.item.amount()))
+                    .filter(d -> d.amount().signum() == Long.signum(own.item.amount()))
                     .findFirst());
   }
 
@@ -113,8 +113,8 @@ class Dues {
             named(due, number),
             due.date(),
             due.due(),
-            due.amount(),
-            due.amount())
+            due.amount().minor(),
+            due.amount().minor())
         .update();
   }
 
@@ -134,7 +134,7 @@ class Dues {
           sql.sql(
                   "update open_item set open = open + :a where id = :id"
                       + " and abs(open + :a) <= abs(open) and sign(open + :a) in (0, sign(open))")
-              .param("a", settlement.amount())
+              .param("a", settlement.amount().minor())
               .param("id", settlement.openItem())
               .update();
       if (done == 0)
@@ -142,7 +142,7 @@ class Dues {
             List.of(
                 Fault.whole(
                     "One of these has been settled in the meantime; look at what is open again.")));
-      settled(paper, settlement.openItem(), settlement.amount(), date);
+      settled(paper, settlement.openItem(), settlement.amount().minor(), date);
     }
   }
 
@@ -201,8 +201,8 @@ class Dues {
             named(due, number),
             due.date(),
             due.due(),
-            due.amount(),
-            due.amount() - own.item.amount(),
+            due.amount().minor(),
+            due.amount().minor() - own.item.amount(),
             own.item.id())
         .update();
   }

@@ -34,7 +34,8 @@ class GoesOn {
           same.isPresent()
               && own.what() != Awaits.SENT_INVOICE
               && (!booked
-                  || same.get().quantity() == own.quantity() && same.get().value() == own.value());
+                  || same.get().quantity().micros() == own.quantity()
+                      && same.get().value().orElseThrow().minor() == own.value());
       if (stays) continue;
       faults.add(
           Fault.whole(

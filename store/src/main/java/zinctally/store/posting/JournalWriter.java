@@ -49,6 +49,7 @@ class JournalWriter {
           });
       int n = 0;
       for (JournalLine line : entry.lines()) {
+        long amount = line.amount().minor();
         lines.add(
             new Object[] {
               ids.get(i),
@@ -57,19 +58,19 @@ class JournalWriter {
               entry.date(),
               line.item(),
               line.party(),
-              line.amount(),
+              amount,
               line.memo(),
               line.worked()
             });
         months.add(
             line.account(),
             entry.date().withDayOfMonth(1),
-            Math.max(0, line.amount()),
-            Math.max(0, -line.amount()));
+            Math.max(0, amount),
+            Math.max(0, -amount));
         if (stock.contains(line.account()))
           byItem
               .computeIfAbsent(line.account(), a -> new MonthSums())
-              .add(line.item(), entry.date().withDayOfMonth(1), line.amount(), 0);
+              .add(line.item(), entry.date().withDayOfMonth(1), amount, 0);
       }
     }
     jdbc.batchUpdate(

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
+import zinctally.core.number.Money;
 
 /** Makes journal entries, one for each date, debits first. */
 final class Journals {
@@ -21,27 +22,27 @@ final class Journals {
   static List<JournalEntry> of(List<Undo.Line> known, List<Undo.Line> worked) {
     TreeMap<LocalDate, List<JournalLine>> days = new TreeMap<>();
     for (Undo.Line line : known)
-      if (line.line().amount() != 0)
+      if (line.line().amount().signum() != 0)
         days.computeIfAbsent(line.date(), d -> new ArrayList<>()).add(line.line());
-    TreeMap<LocalDate, Map<List<Long>, Long>> sums = new TreeMap<>();
+    TreeMap<LocalDate, Map<List<Long>, Money>> sums = new TreeMap<>();
     for (Undo.Line line : worked)
       sums.computeIfAbsent(line.date(), d -> new LinkedHashMap<>())
           .merge(
               List.of(line.line().account(), line.line().item()),
               line.line().amount(),
-              Math::addExact);
+              Money::plus);
     sums.forEach(
         (date, day) ->
             day.forEach(
                 (key, sum) -> {
-                  if (sum != 0)
+                  if (sum.signum() != 0)
                     days.computeIfAbsent(date, d -> new ArrayList<>())
                         .add(new JournalLine(key.get(0), key.get(1), 0, sum, "", true));
                 }));
     List<JournalEntry> journals = new ArrayList<>();
     days.forEach(
         (date, lines) -> {
-          lines.sort(Comparator.comparing((JournalLine l) -> l.amount() < 0));
+          lines.sort(Comparator.comparing((JournalLine l) -> l.amount().signum() < 0));
           journals.add(new JournalEntry(date, lines));
         });
     return journals;

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.stereotype.Component;
+import zinctally.core.cost.Spot;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.plan.Plan;
 import zinctally.store.Refused;
@@ -34,29 +35,24 @@ class MoveWriter {
     TreeMap<List<Long>, Long> lots = new TreeMap<>(BY_ITEM_AND_PLACE);
     for (Undo.Moved m : job.undo().moves()) {
       LocalDate date = job.undo().on(m.date());
-      moves.add(new Object[] {m.item(), m.place(), date, -m.quantity(), paper, m.line(), m.lot()});
-      if (m.lot() != 0) lots.merge(List.of(m.lot(), m.place()), -m.quantity(), Math::addExact);
-      places.merge(List.of(m.item(), m.place()), -m.quantity(), Math::addExact);
+      long back = m.quantity().negated().micros();
+      moves.add(row(m.item(), m.place(), date, back, paper, m.spot(), m.lot()));
+      if (m.lot() != 0) lots.merge(List.of(m.lot(), m.place()), back, Math::addExact);
+      places.merge(List.of(m.item(), m.place()), back, Math::addExact);
     }
     for (Plan.Move m : job.plan().moves()) {
       boolean own = m.of() == null || m.of().paper() == 0;
+      LocalDate date = m.of() == null ? job.date() : m.of().at().date();
+      long micros = m.quantity().micros();
+      long lot = m.lot() == null ? 0 : m.lot().id();
       moves.add(
-          new Object[] {
-            m.item(),
-            m.place(),
-            m.of() == null ? job.date() : m.of().at().date(),
-            m.quantity(),
-            own ? paper : m.of().paper(),
-            m.line(),
-            m.lot() == null ? 0 : m.lot().id()
-          });
-      if (m.lot() != null)
-        lots.merge(List.of(m.lot().id(), m.place()), m.quantity(), Math::addExact);
-      places.merge(List.of(m.item(), m.place()), m.quantity(), Math::addExact);
+          row(m.item(), m.place(), date, micros, own ? paper : m.of().paper(), m.spot(), lot));
+      if (lot != 0) lots.merge(List.of(lot, m.place()), micros, Math::addExact);
+      places.merge(List.of(m.item(), m.place()), micros, Math::addExact);
     }
     jdbc.batchUpdate(
-        "insert into quantity_move (item_id, place_id, date, quantity, paper_id, line, lot_id)"
-            + " values (?, ?, ?, ?, ?, ?, ?)",
+        "insert into quantity_move (item_id, place_id, date, quantity, paper_id, line, part, lot_id)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
         moves);
     jdbc.batchUpdate(
         "insert into place_stock values (?, ?, ?)"
@@ -65,6 +61,11 @@ class MoveWriter {
             .map(p -> new Object[] {p.getKey().get(0), p.getKey().get(1), p.getValue()})
             .toList());
     lots(lots);
+  }
+
+  private static Object[] row(
+      long item, long place, LocalDate date, long micros, long paper, Spot spot, long lot) {
+    return new Object[] {item, place, date, micros, paper, spot.line(), spot.part(), lot};
   }
 
   private void lots(TreeMap<List<Long>, Long> lots) {

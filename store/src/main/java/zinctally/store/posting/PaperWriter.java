@@ -10,6 +10,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.Position;
+import zinctally.core.cost.Spot;
 import zinctally.core.goods.Item;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolStore;
@@ -89,7 +90,7 @@ class PaperWriter {
 
   private static Position from(Worked.PoolAfter pool) {
     return pool.replayedFrom() == null
-        ? new Position(LocalDate.of(1000, 1, 1), Long.MIN_VALUE, 0)
+        ? new Position(LocalDate.of(1000, 1, 1), Long.MIN_VALUE, Spot.FIRST)
         : pool.replayedFrom();
   }
 
@@ -103,7 +104,8 @@ class PaperWriter {
       Object[] row = {
         event.at().date(),
         event.at().sequence(),
-        event.at().line(),
+        event.at().spot().part(),
+        event.at().spot().line(),
         event.quantity(),
         event.value(),
         event.target(),
@@ -115,18 +117,18 @@ class PaperWriter {
         fresh.paper() == 0 ? paper : fresh.paper(),
         fresh.lot()
       };
-      if (worked.kept().contains(event.id())) changed.add(Arrays.copyOf(row, 9));
+      if (worked.kept().contains(event.id())) changed.add(Arrays.copyOf(row, 10));
       else added.add(row);
     }
     jdbc.batchUpdate(
         """
-        insert into cost_event (date, sequence, line, quantity, value, target_id, contra_account,
-          booked, id, item_id, kind, paper_id, lot_id)
-        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+        insert into cost_event (date, sequence, part, line, quantity, value, target_id,
+          contra_account, booked, id, item_id, kind, paper_id, lot_id)
+        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
         """,
         added);
     jdbc.batchUpdate(
-        "update cost_event set date = ?, sequence = ?, line = ?, quantity = ?, value = ?,"
+        "update cost_event set date = ?, sequence = ?, part = ?, line = ?, quantity = ?, value = ?,"
             + " target_id = ?, contra_account = ?, booked = ? where id = ?",
         changed);
     jdbc.batchUpdate(

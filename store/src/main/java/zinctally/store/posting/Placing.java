@@ -60,22 +60,16 @@ final class Placing {
     for (Plan.Event planned : job.plan().events()) {
       Undo.Old old = goesOn.get(planned);
       long id = idOf.get(planned);
-      long target =
-          planned.target() >= 0
-              ? planned.target()
-              : job.plan().events().stream()
-                  .filter(planned::targets)
-                  .findFirst()
-                  .map(idOf::get)
-                  .orElse(planned.target());
+      long target = planned.target().event(spot -> idOf.get(job.plan().at(spot, planned.item())));
       LocalDate day = planned.on() == null ? job.date() : planned.on();
       Position at =
           planned.of() == null
-              ? new Position(day, job.sequence(), planned.line())
+              ? new Position(day, job.sequence(), planned.spot())
               : planned.of().at();
       long lot = planned.lot() == null ? 0 : planned.lot().id();
       CostEvent event =
-          new CostEvent(id, planned.kind(), at, planned.quantity(), planned.value(), target);
+          new CostEvent(
+              id, planned.kind(), at, planned.quantity().micros(), planned.value().minor(), target);
       Booked booked = new Booked(event, old == null ? 0 : old.charges(), 0, true);
       long paper = planned.of() == null ? 0 : planned.of().paper();
       placing
@@ -105,7 +99,7 @@ final class Placing {
         undone.getOrDefault(event.item(), List.of()).stream()
             .filter(old -> !taken.contains(old.event().id()) && old.event().kind() == event.kind())
             .filter(old -> old.lot() == (event.lot() == null ? 0 : event.lot().id()))
-            .filter(old -> !sameLine || old.event().at().line() == event.line())
+            .filter(old -> !sameLine || old.event().at().spot().equals(event.spot()))
             .findFirst()
             .ifPresent(
                 old -> {

@@ -10,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.PostingDate;
 import zinctally.core.ledger.JournalLine;
+import zinctally.core.number.Money;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.trade.Recognition;
 import zinctally.core.proof.Proof;
@@ -95,8 +96,11 @@ class SentCosts {
       Invoiced by = invoiced.get(i);
       LocalDate date = PostingDate.of(by.date, job.date(), job.firstOpenDay());
       rows.add(new Row(sent.awaited, by.paper, by.line, changes[i], date, account));
-      lines.add(new Undo.Line(date, new JournalLine(account, sent.item, 0, changes[i], "")));
-      lines.add(new Undo.Line(date, new JournalLine(sent.account, sent.item, 0, -changes[i], "")));
+      lines.add(
+          new Undo.Line(date, new JournalLine(account, sent.item, 0, new Money(changes[i]), "")));
+      lines.add(
+          new Undo.Line(
+              date, new JournalLine(sent.account, sent.item, 0, new Money(-changes[i]), "")));
     }
   }
 
@@ -109,15 +113,14 @@ class SentCosts {
                   select e.id, a.id as awaited, a.paper_id, a.line, a.item_id, a.quantity,
                     c.id as account,
                     (select -sum(b.booked) from cost_event b
-                     where b.paper_id = a.paper_id and b.line % :part = a.line and not b.gone
+                     where b.paper_id = a.paper_id and b.line = a.line and not b.gone
                        and b.contra_account = c.id) as cost
                   from cost_event e
                   join account c on c.id = e.contra_account and c.role = 'SENT_NOT_INVOICED'
-                  join awaited a on a.paper_id = e.paper_id and a.line = e.line % :part
+                  join awaited a on a.paper_id = e.paper_id and a.line = e.line
                     and a.what = 'SENT_INVOICE'
                   where e.id in (:events) and not e.gone order by a.id, e.id
                   """)
-              .param("part", Plan.PART)
               .param("events", events.subList(from, Math.min(events.size(), from + CHUNK)))
               .query(
                   (row, n) ->
@@ -166,7 +169,12 @@ class SentCosts {
             .computeIfAbsent(fill.awaited(), a -> new ArrayList<>())
             .add(
                 new Invoiced(
-                    fill.awaited(), 0, fill.line(), fill.on(), fill.quantity(), fill.value()));
+                    fill.awaited(),
+                    0,
+                    fill.line(),
+                    fill.on(),
+                    fill.quantity().micros(),
+                    fill.value().minor()));
     return invoiced;
   }
 }

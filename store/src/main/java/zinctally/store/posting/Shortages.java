@@ -36,10 +36,10 @@ class Shortages {
     private long taken;
     private int line = -1;
 
-    void add(LocalDate date, long quantity, long atLine, boolean planned) {
+    void add(LocalDate date, long quantity, int atLine, boolean planned) {
       days.merge(date, quantity, Math::addExact);
       taken = Math.addExact(taken, -quantity);
-      if (planned && quantity < 0) line = Plan.row(atLine);
+      if (planned && quantity < 0) line = atLine;
     }
 
     /** Whether on some day less is there than without it. */
@@ -56,11 +56,15 @@ class Shortages {
     for (Undo.Moved m : job.undo().moves())
       changes
           .computeIfAbsent(new Key(m.item(), m.place()), k -> new Change())
-          .add(job.undo().on(m.date()), -m.quantity(), m.line(), false);
+          .add(job.undo().on(m.date()), -m.quantity().micros(), m.spot().line(), false);
     for (Plan.Move m : job.plan().moves())
       changes
           .computeIfAbsent(new Key(m.item(), m.place()), k -> new Change())
-          .add(m.of() == null ? job.date() : m.of().at().date(), m.quantity(), m.line(), true);
+          .add(
+              m.of() == null ? job.date() : m.of().at().date(),
+              m.quantity().micros(),
+              m.spot().line(),
+              true);
     changes.values().removeIf(change -> !change.takes());
     if (changes.isEmpty()) return List.of();
     LocalDate first =
@@ -224,7 +228,7 @@ class Shortages {
           case NO_TARGET -> of + ": which of them leaves must be named.";
           case SHORT -> throw new IllegalStateException("told above");
         };
-    return who == null ? Fault.at(Plan.row(event.at().line()), "item", says) : Fault.whole(says);
+    return who == null ? Fault.at(event.at().spot().line(), "item", says) : Fault.whole(says);
   }
 
   private static Fault tooFew(CannotCost refused, Item item, String who) {
@@ -233,7 +237,7 @@ class Shortages {
     String wanted = item.units().say(new Quantity(event.quantity()));
     return who == null
         ? Fault.at(
-            Plan.row(event.at().line()),
+            event.at().spot().line(),
             "quantity",
             "There are "
                 + there

@@ -138,7 +138,7 @@ class Trying {
         .orElseGet(
             () ->
                 job.plan().events().stream()
-                    .filter(e -> e.line() == refused.event().at().line())
+                    .filter(e -> e.spot().equals(refused.event().at().spot()))
                     .map(e -> job.items().get(e.item()))
                     .findFirst()
                     .orElseThrow());

@@ -3,7 +3,9 @@ package zinctally.store.posting;
 import java.time.LocalDate;
 import java.util.List;
 import zinctally.core.cost.CostEvent;
+import zinctally.core.cost.Spot;
 import zinctally.core.ledger.JournalLine;
+import zinctally.core.number.Quantity;
 
 /**
  * What a posted paper has done up to now, to be taken back by its next version or its voiding.
@@ -31,7 +33,7 @@ record Undo(
 
   record Line(LocalDate date, JournalLine line) {}
 
-  record Moved(long item, long place, long line, LocalDate date, long quantity, long lot) {}
+  record Moved(long item, long place, Spot spot, LocalDate date, Quantity quantity, long lot) {}
 
   /** When something of {@code date} is taken back. */
   LocalDate on(LocalDate date) {

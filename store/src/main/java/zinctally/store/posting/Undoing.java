@@ -8,7 +8,10 @@ import org.springframework.stereotype.Component;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Position;
+import zinctally.core.cost.Spot;
 import zinctally.core.ledger.JournalLine;
+import zinctally.core.number.Money;
+import zinctally.core.number.Quantity;
 
 /** Gathers what a posted paper has done. */
 @Component
@@ -38,7 +41,7 @@ class Undoing {
                             new Position(
                                 row.getObject("date", LocalDate.class),
                                 row.getLong("sequence"),
-                                row.getLong("line")),
+                                new Spot(row.getInt("line"), row.getInt("part"))),
                             row.getLong("quantity"),
                             row.getLong("value"),
                             row.getLong("target_id")),
@@ -79,14 +82,14 @@ class Undoing {
                             row.getLong(2),
                             row.getLong(3),
                             row.getLong(4),
-                            row.getLong(6),
+                            new Money(row.getLong(6)),
                             row.getString(5))))
             .list(),
         sql.sql(
                 """
-                select item_id, place_id, line, date, sum(quantity) as moved, lot_id
+                select item_id, place_id, line, part, date, sum(quantity) as moved, lot_id
                 from quantity_move where paper_id = ?
-                group by item_id, place_id, line, date, lot_id having moved <> 0
+                group by item_id, place_id, line, part, date, lot_id having moved <> 0
                 """)
             .param(paper)
             .query(
@@ -94,10 +97,10 @@ class Undoing {
                     new Undo.Moved(
                         row.getLong(1),
                         row.getLong(2),
-                        row.getLong(3),
-                        row.getObject(4, LocalDate.class),
-                        row.getLong(5),
-                        row.getLong(6)))
+                        new Spot(row.getInt(3), row.getInt(4)),
+                        row.getObject(5, LocalDate.class),
+                        new Quantity(row.getLong(6)),
+                        row.getLong(7)))
             .list(),
         recognised(paper));
   }
@@ -118,8 +121,12 @@ class Undoing {
               LocalDate date = row.getObject(1, LocalDate.class);
               long item = row.getLong(3);
               long value = row.getLong(4);
-              lines.add(new Undo.Line(date, new JournalLine(row.getLong(2), item, 0, value, "")));
-              lines.add(new Undo.Line(date, new JournalLine(row.getLong(5), item, 0, -value, "")));
+              lines.add(
+                  new Undo.Line(
+                      date, new JournalLine(row.getLong(2), item, 0, new Money(value), "")));
+              lines.add(
+                  new Undo.Line(
+                      date, new JournalLine(row.getLong(5), item, 0, new Money(-value), "")));
             });
     return lines;
   }

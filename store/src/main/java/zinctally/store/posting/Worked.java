@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import zinctally.core.cost.Position;
-import zinctally.core.papers.plan.Plan;
+import zinctally.core.number.Money;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolStore;
 
@@ -25,13 +25,15 @@ record Worked(
     Map<Long, Long> charges,
     List<SentCosts.Row> sent,
     List<Long> right) {
-  /** Minor units that a line's goods cost which went against an account. */
-  long costOf(int line, long contra) {
-    return -fresh.stream()
-        .map(Fresh::entry)
-        .filter(e -> e.contra() == contra && Plan.row(e.event().at().line()) == line)
-        .mapToLong(Proof.StockEntry::value)
-        .sum();
+  /** What a line's goods cost that went against an account. */
+  Money costOf(int line, long contra) {
+    long taken =
+        fresh.stream()
+            .map(Fresh::entry)
+            .filter(e -> e.contra() == contra && e.event().at().spot().line() == line)
+            .mapToLong(Proof.StockEntry::value)
+            .sum();
+    return new Money(-taken);
   }
 
   /**

@@ -20,6 +20,7 @@ import zinctally.core.cost.Recost;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
+import zinctally.core.number.Money;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolHead;
@@ -227,7 +228,7 @@ class Worker {
                         l.line().account(),
                         l.line().item(),
                         l.line().party(),
-                        -l.line().amount(),
+                        l.line().amount().negated(),
                         l.line().memo())))
         .toList();
   }
@@ -236,14 +237,15 @@ class Worker {
   private static List<Undo.Line> sums(List<Proof.StockEntry> entries, Map<Long, Item> items) {
     List<Undo.Line> lines = new ArrayList<>(entries.size() * 2);
     for (Proof.StockEntry entry : entries) {
-      if (entry.value() == 0) continue;
+      Money value = new Money(entry.value());
+      if (value.signum() == 0) continue;
       long stock = items.get(entry.item()).stockAccount();
       LocalDate date = entry.postingDate();
-      lines.add(new Undo.Line(date, new JournalLine(stock, entry.item(), 0, entry.value(), "")));
+      lines.add(new Undo.Line(date, new JournalLine(stock, entry.item(), 0, value, "")));
       if (entry.contra() != 0)
         lines.add(
             new Undo.Line(
-                date, new JournalLine(entry.contra(), entry.item(), 0, -entry.value(), "")));
+                date, new JournalLine(entry.contra(), entry.item(), 0, value.negated(), "")));
     }
     return lines;
   }
@@ -262,7 +264,7 @@ class Worker {
         Stream.concat(journals.stream(), reversals.stream())
             .flatMap(j -> j.lines().stream())
             .filter(l -> job.stockAccounts.contains(l.account()))
-            .mapToLong(JournalLine::amount)
+            .mapToLong(line -> line.amount().minor())
             .reduce(0, Math::addExact);
     return new Proof.Balance(
         Math.addExact(now.stockBook(), book), Math.addExact(now.ledger(), ledger));

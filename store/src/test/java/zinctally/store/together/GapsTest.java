@@ -219,7 +219,7 @@ class GapsTest {
           book.amend(late, PaperKind.BILL, head, FreshBook.rows(world.untouched, "10", "9.00"));
           return null;
         };
-    gap("select id, item_id, date, sequence, line", 1, charges, datesBack);
+    gap("select id, item_id, date, sequence, part, line", 1, charges, datesBack);
   }
 
   @Test

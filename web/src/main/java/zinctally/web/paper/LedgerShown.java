@@ -35,8 +35,9 @@ class LedgerShown {
               Map<Long, long[]> sums =
                   days.computeIfAbsent(journal.date(), d -> new LinkedHashMap<>());
               for (JournalLine line : journal.lines())
-                sums.computeIfAbsent(line.account(), k -> new long[2])[line.amount() > 0 ? 0 : 1] +=
-                    Math.abs(line.amount());
+                sums.computeIfAbsent(line.account(), k -> new long[2])[
+                        line.amount().signum() > 0 ? 0 : 1] +=
+                    Math.abs(line.amount().minor());
             });
     if (net)
       for (Map<Long, long[]> sums : days.values())

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.flow.Awaited;
@@ -17,6 +18,7 @@ import zinctally.core.papers.read.RowReader;
 /**
  * Shares what goes back out over the goods it came or went with, none of which can go back twice.
  */
+@NullUnmarked
 final class PartsReader {
   private final boolean toSupplier;
 

@@ -10,6 +10,7 @@ import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
@@ -188,17 +189,19 @@ public record Return(
     long other = toSupplier() ? differences : book.account(Role.SALES_RETURNS).id();
     known.add(
         money == null
-            ? new JournalLine(book.account(control).id(), 0, who.id(), owed, note)
-            : new JournalLine(money.id(), 0, 0, owed, note));
+            ? new JournalLine(book.account(control).id(), 0, who.id(), new Money(owed), note)
+            : new JournalLine(money.id(), 0, 0, new Money(owed), note));
     taxes.forEach(
         (rate, sum) ->
-            known.add(new JournalLine(book.account(tax).id(), 0, 0, -sign * sum, rate.code())));
+            known.add(
+                new JournalLine(
+                    book.account(tax).id(), 0, 0, new Money(-sign * sum), rate.code())));
     for (Line line : lines)
-      known.add(new JournalLine(other, line.item().id(), 0, -sign * line.net(), ""));
+      known.add(new JournalLine(other, line.item().id(), 0, new Money(-sign * line.net()), ""));
     List<Plan.Due> dues =
         owed == 0 || money != null
             ? List.of()
-            : List.of(new Plan.Due(who.id(), reference, date, date, owed, who));
+            : List.of(new Plan.Due(who.id(), reference, date, date, new Money(owed), who));
     return new Plan(stock.events, stock.moves, known, dues, List.of(), List.of(), links.fills);
   }
 
@@ -214,7 +217,7 @@ public record Return(
     }
     links.between(Role.SENT_NOT_INVOICED, item, -line.drawn(), waits.number());
     links.known.add(
-        new JournalLine(item.costAccount(), item.id(), 0, line.drawn(), waits.number()));
+        new JournalLine(item.costAccount(), item.id(), 0, new Money(line.drawn()), waits.number()));
     links.bill(line.row(), new Flow.Portion(waits, micros, line.drawn()));
   }
 }

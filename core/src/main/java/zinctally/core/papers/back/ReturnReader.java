@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
@@ -26,6 +27,7 @@ import zinctally.core.papers.stock.Reason;
 import zinctally.core.units.Units;
 
 /** Reads a return, line by line against the paper the goods came or went with. */
+@NullUnmarked
 public final class ReturnReader {
   private final Reader in;
 

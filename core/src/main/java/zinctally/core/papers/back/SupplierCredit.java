@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -79,26 +80,27 @@ public record SupplierCredit(LocalDate date, Party who, String theirNumber, List
     long payables = book.account(Role.PAYABLES).id();
     for (Line line : lines) {
       long due = line.due().item().open();
-      settlements.add(new Plan.Settlement(line.due().item().id(), -due));
+      settlements.add(new Plan.Settlement(line.due().item().id(), new Money(-due)));
       long tax = line.tax() - line.due().tax();
       long credited = Math.addExact(line.net(), line.tax());
-      known.add(new JournalLine(payables, 0, who.id(), credited - due, line.due().number()));
+      known.add(
+          new JournalLine(payables, 0, who.id(), new Money(credited - due), line.due().number()));
       known.add(
           new JournalLine(
               book.account(Role.PURCHASE_TAX).id(),
               0,
               0,
-              -tax,
+              new Money(-tax),
               line.due().rate() == null ? "" : line.due().rate().code()));
       known.add(
           new JournalLine(
               book.account(Role.PRICE_DIFFERENCES).id(),
               0,
               0,
-              -(credited - due - tax),
+              new Money(-(credited - due - tax)),
               line.due().number()));
     }
-    Plan.Due credit = new Plan.Due(who.id(), theirNumber, date, date, total(), who);
+    Plan.Due credit = new Plan.Due(who.id(), theirNumber, date, date, new Money(total()), who);
     return new Plan(List.of(), List.of(), known, List.of(credit), settlements);
   }
 }

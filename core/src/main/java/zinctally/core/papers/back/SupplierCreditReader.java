@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.number.Share;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
@@ -14,6 +15,7 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads a supplier's credit note against returns. */
+@NullUnmarked
 public final class SupplierCreditReader {
   private SupplierCreditReader() {}
 

@@ -6,9 +6,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import zinctally.core.cost.EventKind;
+import zinctally.core.cost.Spot;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -128,18 +131,29 @@ public record Charge(
       long item = line.of().item().id();
       if (line.of().arrival() != null) {
         long arrival = line.of().arrival().event();
-        events.add(new Plan.Event(line.row(), EventKind.CHARGE, item, 0, line.share(), arrival, 0));
+        events.add(
+            new Plan.Event(
+                new Spot(line.row(), 0),
+                EventKind.CHARGE,
+                item,
+                Quantity.ZERO,
+                new Money(line.share()),
+                new Plan.Earlier(arrival),
+                0));
         continue;
       }
       Awaited coming = line.of().coming();
       long account = book.account(Role.BILLED_NOT_RECEIVED).id();
-      known.add(new JournalLine(account, item, coming.party(), line.share(), what));
-      fills.add(new Plan.Fill(line.row(), coming.id(), 0, -line.share(), date));
+      known.add(new JournalLine(account, item, coming.party(), new Money(line.share()), what));
+      fills.add(
+          new Plan.Fill(line.row(), coming.id(), Quantity.ZERO, new Money(-line.share()), date));
     }
     if (tax != 0)
-      known.add(new JournalLine(book.account(Role.PURCHASE_TAX).id(), 0, 0, tax, rate.code()));
-    known.add(new JournalLine(book.account(Role.PAYABLES).id(), 0, who.id(), -total(), what));
-    Plan.Due owed = new Plan.Due(who.id(), theirNumber, date, due, -total(), who);
+      known.add(
+          new JournalLine(book.account(Role.PURCHASE_TAX).id(), 0, 0, new Money(tax), rate.code()));
+    known.add(
+        new JournalLine(book.account(Role.PAYABLES).id(), 0, who.id(), new Money(-total()), what));
+    Plan.Due owed = new Plan.Due(who.id(), theirNumber, date, due, new Money(-total()), who);
     return new Plan(events, List.of(), known, List.of(owed), List.of(), List.of(), fills);
   }
 }

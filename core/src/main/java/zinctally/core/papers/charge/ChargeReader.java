@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.number.Spread;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
@@ -21,6 +22,7 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.papers.read.Weights;
 
 /** Reads charges on goods: which arrivals bear them, and how they are shared. */
+@NullUnmarked
 public final class ChargeReader {
   private ChargeReader() {}
 

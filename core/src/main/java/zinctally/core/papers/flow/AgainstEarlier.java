@@ -2,6 +2,7 @@ package zinctally.core.papers.flow;
 
 import java.math.BigDecimal;
 import java.util.List;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
@@ -11,6 +12,7 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** What is said of a line beside the earlier papers it goes on from, or might. */
+@NullUnmarked
 final class AgainstEarlier {
   private final Reader in;
 

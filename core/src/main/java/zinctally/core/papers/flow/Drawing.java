@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.NullUnmarked;
 
 /** How much this paper takes of what lines of earlier ones wait for; nothing is taken twice. */
+@NullUnmarked
 final class Drawing {
   private final Trading way;
 

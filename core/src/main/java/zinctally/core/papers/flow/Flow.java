@@ -1,6 +1,7 @@
 package zinctally.core.papers.flow;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How the goods of a bill's or invoice's line move: with the paper, before it, or after it. All
@@ -31,7 +32,7 @@ public record Flow(
   }
 
   /** The earlier line it goes on from, when there is one. */
-  public Awaited source() {
+  public @Nullable Awaited source() {
     return !before.isEmpty() ? before.get(0).of() : !ordered.isEmpty() ? ordered.get(0).of() : null;
   }
 }

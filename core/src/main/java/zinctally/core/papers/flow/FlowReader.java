@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
@@ -21,6 +22,7 @@ import zinctally.core.papers.read.RowReader;
  * orders or bills a receipt brings goods for, and the same for deliveries and invoices. A quantity
  * is taken from one line once only.
  */
+@NullUnmarked
 public final class FlowReader {
   private final Reader in;
 

@@ -4,15 +4,19 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
+import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
+import zinctally.core.number.Money;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.opening.OpeningBalances;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads what is written account by account: a journal by hand, opening balances. */
+@NullUnmarked
 public final class AccountRowsReader {
   private AccountRowsReader() {}
 
@@ -20,15 +24,15 @@ public final class AccountRowsReader {
     LocalDate date = in.date();
     String override = in.text("override");
     List<JournalLine> lines = accountRows(in, false, override);
-    long sum = lines.stream().mapToLong(JournalLine::amount).sum();
+    Money sum = JournalEntry.sum(lines);
     if (in.sound() && lines.isEmpty())
       in.fault("rows.0.account", "There is no line yet: an account and a debit or credit.");
-    else if (in.sound() && sum != 0)
+    else if (in.sound() && sum.signum() != 0)
       in.fault(
           "",
           "Debits and credits differ by "
-              + in.say(Math.abs(sum))
-              + (sum > 0 ? ": debits are more." : ": credits are more."));
+              + in.say(Math.abs(sum.minor()))
+              + (sum.signum() > 0 ? ": debits are more." : ": credits are more."));
     return in.done(() -> new HandJournal(date, override, lines));
   }
 
@@ -55,7 +59,8 @@ public final class AccountRowsReader {
       if (account.isEmpty()) continue;
       row.facts(new Reading.RowFacts(item, account.get().label(), "", amount));
       String memo = row.cell("memo");
-      if (amount != 0) lines.add(new JournalLine(account.get().id(), item, 0, amount, memo));
+      if (amount != 0)
+        lines.add(new JournalLine(account.get().id(), item, 0, new Money(amount), memo));
     }
     return List.copyOf(lines);
   }

@@ -2,6 +2,7 @@ package zinctally.core.papers.money;
 
 import java.time.LocalDate;
 import java.util.List;
+import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
@@ -24,7 +25,7 @@ public record HandJournal(LocalDate date, String override, List<JournalLine> lin
 
   @Override
   public long total() {
-    return lines.stream().mapToLong(l -> Math.max(0, l.amount())).sum();
+    return JournalEntry.turnover(lines).minor();
   }
 
   @Override

@@ -8,6 +8,7 @@ import java.util.function.UnaryOperator;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -31,7 +32,7 @@ public record Payment(
     long amount,
     String reference,
     List<Line> lines,
-    WrittenOff rest)
+    Optional<WrittenOff> rest)
     implements Paper {
   /**
    * A small rest that a customer does not pay.
@@ -39,9 +40,7 @@ public record Payment(
    * @param amount minor units
    * @param account bears it
    */
-  public record WrittenOff(long amount, Account account) {
-    static final WrittenOff NOTHING = new WrittenOff(0, null);
-  }
+  public record WrittenOff(long amount, Account account) {}
 
   /**
    * @param amount minor units, above zero; of credit it takes off what is to be paid
@@ -70,7 +69,12 @@ public record Payment(
 
   /** Minor units that no line settles. */
   public long onAccount() {
-    return amount + rest.amount() - lines.stream().mapToLong(Line::asks).sum();
+    return given() - lines.stream().mapToLong(Line::asks).sum();
+  }
+
+  /** Minor units of money and of the rest that is let go. */
+  private long given() {
+    return Math.addExact(amount, rest.map(WrittenOff::amount).orElse(0L));
   }
 
   @Override
@@ -90,17 +94,21 @@ public record Payment(
     long sign = paying ? 1 : -1;
     long control = book.account(paying ? Role.PAYABLES : Role.RECEIVABLES).id();
     List<JournalLine> known = new ArrayList<>();
-    known.add(new JournalLine(control, 0, who.id(), sign * (amount + rest.amount()), ""));
-    known.add(new JournalLine(money.id(), 0, 0, -sign * amount, reference));
-    if (rest.amount() != 0)
-      known.add(new JournalLine(rest.account().id(), 0, 0, -sign * rest.amount(), reference));
+    known.add(new JournalLine(control, 0, who.id(), new Money(sign * given()), ""));
+    known.add(new JournalLine(money.id(), 0, 0, new Money(-sign * amount), reference));
+    rest.ifPresent(
+        off ->
+            known.add(
+                new JournalLine(
+                    off.account().id(), 0, 0, new Money(-sign * off.amount()), reference)));
     List<Plan.Settlement> settlements = new ArrayList<>();
     for (Line line : lines)
-      settlements.add(new Plan.Settlement(line.item().id(), sign * line.asks()));
+      settlements.add(new Plan.Settlement(line.item().id(), new Money(sign * line.asks())));
     List<Plan.Due> dues =
         onAccount() == 0
             ? List.of()
-            : List.of(new Plan.Due(who.id(), reference, date, date, sign * onAccount(), who));
+            : List.of(
+                new Plan.Due(who.id(), reference, date, date, new Money(sign * onAccount()), who));
     return new Plan(List.of(), List.of(), known, dues, settlements);
   }
 }

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
 import zinctally.core.papers.PaperKind;
@@ -16,6 +17,7 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads a payment to a supplier or from a customer. */
+@NullUnmarked
 public final class PaymentReader {
   private static final BigDecimal SMALL = BigDecimal.valueOf(5);
 
@@ -45,11 +47,12 @@ public final class PaymentReader {
     if (amount != null && amount == 0 && lines.isEmpty())
       in.fault(
           "amount", "How much money? Zero moves nothing; it can set credit against what is owed.");
-    Payment.WrittenOff rest = Payment.WrittenOff.NOTHING;
+    Optional<Payment.WrittenOff> rest = Optional.empty();
     if (!paying && amount != null && settled > amount && in.draft.field("rest").equals("off")) {
       long missing = settled - amount;
       long most = in.book.rules().coin().minor(SMALL);
-      if (missing <= most) rest = new Payment.WrittenOff(missing, in.book.smallRests());
+      if (missing <= most)
+        rest = Optional.of(new Payment.WrittenOff(missing, in.book.smallRests()));
       else
         in.fault(
             "rest",
@@ -66,7 +69,7 @@ public final class PaymentReader {
               + ", and "
               + in.say(amount)
               + " is paid.");
-    Payment.WrittenOff off = rest;
+    Optional<Payment.WrittenOff> off = rest;
     if (amount != null && amount > settled && in.sound())
       in.ask(
           "amount",

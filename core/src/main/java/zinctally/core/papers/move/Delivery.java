@@ -8,6 +8,7 @@ import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
@@ -103,7 +104,7 @@ public record Delivery(
       if (flow.now() == 0) continue;
       long sent = book.account(Role.SENT_NOT_INVOICED).id();
       stock.out(row, part, item, place, flow.now(), sent, numbers);
-      links.wait(row, Awaits.SENT_INVOICE, item, flow, flow.now(), Plan.Wait.AT_COST);
+      links.waitAtCost(row, Awaits.SENT_INVOICE, item, flow, flow.now());
     }
     return new Plan(
         stock.events, stock.moves, links.known, List.of(), List.of(), links.awaits, links.fills);
@@ -117,6 +118,7 @@ public record Delivery(
     links.goods(line.row(), invoice);
     links.between(Role.BILLED_AHEAD, item, invoice.value(), of.number());
     links.known.add(
-        new JournalLine(item.salesAccount(), item.id(), 0, -invoice.value(), of.number()));
+        new JournalLine(
+            item.salesAccount(), item.id(), 0, new Money(-invoice.value()), of.number()));
   }
 }

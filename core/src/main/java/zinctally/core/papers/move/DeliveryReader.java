@@ -3,6 +3,7 @@ package zinctally.core.papers.move;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
@@ -14,6 +15,7 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads a delivery. */
+@NullUnmarked
 public final class DeliveryReader {
   private DeliveryReader() {}
 

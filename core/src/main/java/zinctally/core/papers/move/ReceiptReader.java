@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Share;
 import zinctally.core.papers.Catalogue;
@@ -19,6 +20,7 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads a receipt. */
+@NullUnmarked
 public final class ReceiptReader {
   private ReceiptReader() {}
 

@@ -3,8 +3,10 @@ package zinctally.core.papers.opening;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -21,7 +23,7 @@ public record OpeningBalances(LocalDate date, List<JournalLine> lines) implement
 
   @Override
   public long total() {
-    return lines.stream().mapToLong(l -> Math.max(0, l.amount())).sum();
+    return JournalEntry.turnover(lines).minor();
   }
 
   @Override
@@ -39,8 +41,8 @@ public record OpeningBalances(LocalDate date, List<JournalLine> lines) implement
   public Plan plan(Catalogue book) {
     long clearing = book.account(Role.OPENING_CLEARING).id();
     List<JournalLine> all = new ArrayList<>(lines);
-    long sum = lines.stream().mapToLong(JournalLine::amount).reduce(0, Math::addExact);
-    if (sum != 0) all.add(new JournalLine(clearing, 0, 0, -sum, ""));
+    Money sum = JournalEntry.sum(lines);
+    if (sum.signum() != 0) all.add(new JournalLine(clearing, 0, 0, sum.negated(), ""));
     return new Plan(List.of(), List.of(), all, List.of(), List.of());
   }
 }

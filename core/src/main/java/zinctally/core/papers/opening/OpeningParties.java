@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -59,19 +60,19 @@ public record OpeningParties(LocalDate date, List<Line> lines) implements Paper 
   public Plan plan(Catalogue book) {
     List<JournalLine> known = new ArrayList<>();
     List<Plan.Due> dues = new ArrayList<>();
-    long sum = 0;
+    Money sum = Money.ZERO;
     for (Line line : lines) {
       boolean ours = line.party().kind() == Party.Kind.CUSTOMER;
-      long amount = ours ? line.amount() : -line.amount();
+      Money amount = new Money(ours ? line.amount() : -line.amount());
       long control = book.account(ours ? Role.RECEIVABLES : Role.PAYABLES).id();
       known.add(new JournalLine(control, 0, line.party().id(), amount, line.number()));
       dues.add(
           new Plan.Due(
               line.party().id(), line.number(), line.date(), line.due(), amount, line.party()));
-      sum = Math.addExact(sum, amount);
+      sum = sum.plus(amount);
     }
-    if (sum != 0)
-      known.add(new JournalLine(book.account(Role.OPENING_CLEARING).id(), 0, 0, -sum, ""));
+    if (sum.signum() != 0)
+      known.add(new JournalLine(book.account(Role.OPENING_CLEARING).id(), 0, 0, sum.negated(), ""));
     return new Plan(List.of(), List.of(), known, dues, List.of());
   }
 }

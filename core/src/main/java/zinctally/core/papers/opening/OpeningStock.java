@@ -7,6 +7,7 @@ import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
@@ -96,7 +97,7 @@ public record OpeningStock(LocalDate date, List<Line> lines) implements Paper {
             line.value(),
             0,
             line.numbers());
-    JournalLine other = new JournalLine(clearing, 0, 0, -total(), "");
+    JournalLine other = new JournalLine(clearing, 0, 0, new Money(-total()), "");
     return new Plan(stock.events, stock.moves, List.of(other), List.of(), List.of());
   }
 }

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Supplier;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
@@ -30,6 +31,7 @@ import zinctally.core.units.Units;
  * Reads an opening stock sheet: every row's quantity x cost is held against its value, and what
  * looks like a slip is asked about. It goes in whole or not at all.
  */
+@NullUnmarked
 public final class OpeningStockReader {
   private final Catalogue book;
 

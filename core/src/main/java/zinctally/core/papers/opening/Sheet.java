@@ -92,7 +92,7 @@ public record Sheet(List<String> headings, List<List<String>> rows, Optional<For
       for (int at : new int[] {debit, credit, balance}) numbers.add(cell(row, at));
     Map<String, String> fields = formOf(numbers);
     return Figures.in(
-        Form.of(fields.get(Draft.FIGURES)),
+        Form.of(fields.getOrDefault(Draft.FIGURES, "")),
         () ->
             new Draft(PaperKind.OPENING_BALANCES, fields, lines(account, debit, credit, balance)));
   }

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Form;
 import zinctally.core.papers.Draft;
@@ -41,7 +42,7 @@ final class SheetRow {
   }
 
   /** A number not below zero, or null when empty or wrong. */
-  BigDecimal number(Column column, int places) {
+  @Nullable BigDecimal number(Column column, int places) {
     String typed = text(column);
     if (typed.isEmpty()) return null;
     Optional<BigDecimal> read = Figures.read(typed);

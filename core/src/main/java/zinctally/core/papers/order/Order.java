@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
+import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
@@ -141,6 +142,13 @@ public record Order(
 
   private Plan.Wait wait(Line line, Awaits what) {
     return new Plan.Wait(
-        line.row(), what, line.item().id(), who.id(), line.quantity().micros(), 0, 0, 0);
+        line.row(),
+        what,
+        line.item().id(),
+        who.id(),
+        line.quantity(),
+        Optional.of(Money.ZERO),
+        0,
+        0);
   }
 }

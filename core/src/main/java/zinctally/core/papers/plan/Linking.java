@@ -2,9 +2,12 @@ package zinctally.core.papers.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.Party;
@@ -32,20 +35,32 @@ public final class Linking {
 
   /** An amount on the account of goods whose bill or invoice and move fall on two days. */
   public void between(Role role, Item item, long amount, String memo) {
-    known.add(new JournalLine(book.account(role).id(), item.id(), who.id(), amount, memo));
+    known.add(
+        new JournalLine(book.account(role).id(), item.id(), who.id(), new Money(amount), memo));
   }
 
   /** What a line waits for, of the order its flow goes on from. */
   public void wait(int row, Awaits what, Item item, Flow flow, long quantity, long value) {
+    waits(row, what, item, flow, quantity, Optional.of(new Money(value)));
+  }
+
+  /** The same for goods that go, at the cost they will turn out to have. */
+  public void waitAtCost(int row, Awaits what, Item item, Flow flow, long quantity) {
+    waits(row, what, item, flow, quantity, Optional.empty());
+  }
+
+  private void waits(
+      int row, Awaits what, Item item, Flow flow, long micros, Optional<Money> value) {
     Awaited.Order order =
         flow.ordered().isEmpty() ? Awaited.Order.NONE : flow.ordered().get(0).of().order();
+    Quantity quantity = new Quantity(micros);
     awaits.add(
         new Plan.Wait(
             row, what, item.id(), who.id(), quantity, value, order.paper(), order.line()));
   }
 
   public void fill(int row, Awaited of, long quantity, long value) {
-    fills.add(new Plan.Fill(row, of.id(), quantity, value, paper.date()));
+    fills.add(new Plan.Fill(row, of.id(), new Quantity(quantity), new Money(value), paper.date()));
   }
 
   /** What a line brings of the goods of an order. */
@@ -59,6 +74,7 @@ public final class Linking {
   }
 
   private void ordered(int row, long awaited, long quantity) {
-    if (awaited != 0) fills.add(new Plan.Fill(row, awaited, quantity, 0, paper.date()));
+    if (awaited != 0)
+      fills.add(new Plan.Fill(row, awaited, new Quantity(quantity), Money.ZERO, paper.date()));
   }
 }

@@ -3,11 +3,17 @@ package zinctally.core.papers.plan;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import java.util.function.IntToLongFunction;
+import java.util.Optional;
+import java.util.function.IntFunction;
+import java.util.function.ToLongFunction;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Position;
+import zinctally.core.cost.Spot;
 import zinctally.core.goods.Lot;
 import zinctally.core.ledger.JournalLine;
+import zinctally.core.number.Money;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.flow.Awaits;
 
@@ -32,17 +38,6 @@ public record Plan(
     List<Wait> awaits,
     List<Fill> fills,
     List<Long> again) {
-  /**
-   * A line with several events, as one with serial numbers has, numbers them by this: the event's
-   * line is the paper's line plus so many times its part.
-   */
-  public static final long PART = 1_000_000;
-
-  /** The paper's line that an event's line, with its part, belongs to. */
-  public static int row(long line) {
-    return (int) (line % PART);
-  }
-
   public Plan(
       List<Event> events,
       List<Move> moves,
@@ -69,58 +64,70 @@ public record Plan(
         List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), items);
   }
 
+  /** What an event belongs to. */
+  public sealed interface Target {
+    /** Nothing in particular. */
+    Target NONE = new Earlier(0);
+
+    /** The event it belongs to, zero for none. */
+    long event(ToLongFunction<Spot> ofThisPlan);
+  }
+
+  /** An event that is posted; zero for none. */
+  public record Earlier(long event) implements Target {
+    @Override
+    public long event(ToLongFunction<Spot> ofThisPlan) {
+      return event;
+    }
+  }
+
+  /** The event of the same item at a spot of the same plan. */
+  public record Within(Spot spot) implements Target {
+    @Override
+    public long event(ToLongFunction<Spot> ofThisPlan) {
+      return ofThisPlan.applyAsLong(spot);
+    }
+  }
+
   /**
-   * @param line the paper's line, from zero, and its part
-   * @param quantity millionths
-   * @param value minor units, for an in, charge or revalue
+   * @param spot its line of the paper, and which part of the line
+   * @param value of an in, charge or revalue
    * @param contra account that bears the other side of whatever the event turns out to cost, also
    *     later; zero when the known lines hold it
    * @param of the earlier paper it belongs to; null for the paper itself
    * @param on the day it is of, when that is not the paper's; else null
-   * @param target the event it belongs to; {@link #targetInPlan} for one of this plan
    * @param lot the serial number it is of; else null
    */
   public record Event(
-      long line,
+      Spot spot,
       EventKind kind,
       long item,
-      long quantity,
-      long value,
-      long target,
+      Quantity quantity,
+      Money value,
+      Target target,
       long contra,
-      Elsewhere of,
-      LocalDate on,
-      Lot lot) {
-    /** The line of the paper on which it stands. */
-    public int row() {
-      return Plan.row(line);
-    }
-
-    /** The target that means the event of this plan that stands on a line. */
-    public static long targetInPlan(long line) {
-      return Long.MIN_VALUE + line;
-    }
-
-    /** Whether its target is that event of this plan. */
-    public boolean targets(Event other) {
-      return other != this && other.item == item && target == targetInPlan(other.line);
-    }
-
+      @Nullable Elsewhere of,
+      @Nullable LocalDate on,
+      @Nullable Lot lot) {
+    /** Of the paper itself, on its day, of goods without numbers. */
     public Event(
-        long line, EventKind kind, long item, long quantity, long value, long target, long contra) {
-      this(line, kind, item, quantity, value, target, contra, null, null, null);
-    }
-
-    public Event(
-        long line,
+        Spot spot,
         EventKind kind,
         long item,
-        long quantity,
-        long value,
-        long target,
-        long contra,
-        Elsewhere of) {
-      this(line, kind, item, quantity, value, target, contra, of, null, null);
+        Quantity quantity,
+        Money value,
+        Target target,
+        long contra) {
+      this(spot, kind, item, quantity, value, target, contra, null, null, null);
+    }
+
+    /** The same of an earlier paper. */
+    public Event of(Elsewhere earlier) {
+      return new Event(spot, kind, item, quantity, value, target, contra, earlier, on, lot);
+    }
+
+    private Event of(@Nullable Lot made) {
+      return new Event(spot, kind, item, quantity, value, target, contra, of, on, made);
     }
   }
 
@@ -136,37 +143,43 @@ public record Plan(
       new Plan(List.of(), List.of(), List.of(), List.of(), List.of());
 
   /**
-   * @param quantity millionths, in above zero, out below
+   * @param quantity in above zero, out below
    * @param of the earlier paper it belongs to; null for the paper itself
    * @param lot of a tracked item; else null
    */
-  public record Move(long line, long item, long place, long quantity, Elsewhere of, Lot lot) {
-    public Move(long line, long item, long place, long quantity) {
-      this(line, item, place, quantity, null, null);
+  public record Move(
+      Spot spot,
+      long item,
+      long place,
+      Quantity quantity,
+      @Nullable Elsewhere of,
+      @Nullable Lot lot) {
+    /** Of the paper itself, of goods without numbers. */
+    public Move(Spot spot, long item, long place, Quantity quantity) {
+      this(spot, item, place, quantity, null, null);
     }
 
-    public Move(long line, long item, long place, long quantity, Elsewhere of) {
-      this(line, item, place, quantity, of, null);
+    private Move of(@Nullable Lot made) {
+      return new Move(spot, item, place, quantity, of, made);
     }
   }
 
   /**
-   * @param amount minor units; above zero when owed to us, below when we owe
+   * @param amount above zero when owed to us, below when we owe
    */
   public record Due(
-      long party, String number, LocalDate date, LocalDate due, long amount, Party newParty) {}
+      long party, String number, LocalDate date, LocalDate due, Money amount, Party newParty) {}
 
   /**
-   * @param amount minor units by which the open amount goes towards zero, signed as the item is
+   * @param amount by which the open amount goes towards zero, signed as the item is
    */
-  public record Settlement(long openItem, long amount) {}
+  public record Settlement(long openItem, Money amount) {}
 
   /**
    * Something a line waits for.
    *
-   * @param quantity millionths
-   * @param value minor units at which it stands on its account; zero for an order, {@link #AT_COST}
-   *     while the cost of goods that go is not worked out
+   * @param value at which it stands on its account, zero for an order; empty while it is the cost
+   *     of goods that go, which is not worked out
    * @param orderPaper the order it goes on from; zero for none
    */
   public record Wait(
@@ -174,33 +187,39 @@ public record Plan(
       Awaits what,
       long item,
       long party,
-      long quantity,
-      long value,
+      Quantity quantity,
+      Optional<Money> value,
       long orderPaper,
       int orderLine) {
-    /** The value of what stands at the cost that its line's goods will turn out to have. */
-    public static final long AT_COST = Long.MIN_VALUE;
-
     /** The same at a cost. */
-    public Wait at(long cost) {
-      return new Wait(line, what, item, party, quantity, cost, orderPaper, orderLine);
+    public Wait at(Money cost) {
+      return new Wait(line, what, item, party, quantity, Optional.of(cost), orderPaper, orderLine);
     }
   }
 
   /**
    * Some of what an earlier paper's line waits for.
    *
-   * @param quantity millionths
-   * @param value minor units taken off its account
+   * @param value taken off its account
    */
-  public record Fill(int line, long awaited, long quantity, long value, LocalDate on) {}
+  public record Fill(int line, long awaited, Quantity quantity, Money value, LocalDate on) {}
+
+  /**
+   * The event of an item at a spot.
+   *
+   * @throws java.util.NoSuchElementException when there is none
+   */
+  public Event at(Spot spot, long item) {
+    return events.stream()
+        .filter(e -> e.item == item && e.spot.equals(spot))
+        .findFirst()
+        .orElseThrow();
+  }
 
   /** The same with what stands at cost at the cost of its line. */
-  public Plan costing(IntToLongFunction costOfLine) {
+  public Plan costing(IntFunction<Money> costOfLine) {
     List<Wait> costed =
-        awaits.stream()
-            .map(w -> w.value == Wait.AT_COST ? w.at(costOfLine.applyAsLong(w.line())) : w)
-            .toList();
+        awaits.stream().map(w -> w.value.isEmpty() ? w.at(costOfLine.apply(w.line())) : w).toList();
     return new Plan(events, moves, lines, dues, settlements, costed, fills, again);
   }
 
@@ -213,28 +232,8 @@ public record Plan(
   public Plan with(Map<Lot, Lot> made) {
     if (made.isEmpty()) return this;
     List<Event> withEvents =
-        events.stream()
-            .map(
-                e ->
-                    new Event(
-                        e.line,
-                        e.kind,
-                        e.item,
-                        e.quantity,
-                        e.value,
-                        e.target,
-                        e.contra,
-                        e.of,
-                        e.on,
-                        made.getOrDefault(e.lot, e.lot)))
-            .toList();
-    List<Move> withMoves =
-        moves.stream()
-            .map(
-                m ->
-                    new Move(
-                        m.line, m.item, m.place, m.quantity, m.of, made.getOrDefault(m.lot, m.lot)))
-            .toList();
+        events.stream().map(e -> e.of(made.getOrDefault(e.lot, e.lot))).toList();
+    List<Move> withMoves = moves.stream().map(m -> m.of(made.getOrDefault(m.lot, m.lot))).toList();
     return new Plan(withEvents, withMoves, lines, dues, settlements, awaits, fills, again);
   }
 }

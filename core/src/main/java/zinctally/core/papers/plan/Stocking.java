@@ -3,10 +3,14 @@ package zinctally.core.papers.plan;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.EventKind;
+import zinctally.core.cost.Spot;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
 import zinctally.core.goods.Tracking;
+import zinctally.core.number.Money;
+import zinctally.core.number.Quantity;
 import zinctally.core.number.Spread;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.flow.Numbered;
@@ -36,14 +40,23 @@ public final class Stocking {
       long[] values = Spread.over(value, numbers.stream().mapToLong(Numbered::quantity).toArray());
       for (int part = 0; part < numbers.size(); part++) {
         Numbered one = numbers.get(part);
-        long line = row + part * Plan.PART;
-        event(line, EventKind.IN, item, one.quantity(), values[part], 0, contra, null, one.lot());
-        move(line, item, place, one.quantity(), one.lot());
+        Spot spot = new Spot(row, part);
+        event(
+            spot,
+            EventKind.IN,
+            item,
+            one.quantity(),
+            values[part],
+            Plan.Target.NONE,
+            contra,
+            one.lot());
+        move(spot, item, place, one.quantity(), one.lot());
       }
       return;
     }
-    event(row, EventKind.IN, item, micros, value, 0, contra, null, null);
-    moves(row, item, place, micros, 1, numbers);
+    Spot spot = new Spot(row, 0);
+    event(spot, EventKind.IN, item, micros, value, Plan.Target.NONE, contra, null);
+    moves(spot, item, place, micros, 1, numbers);
   }
 
   /**
@@ -64,15 +77,16 @@ public final class Stocking {
     if (item.tracking() == Tracking.SERIAL) {
       int part = firstPart;
       for (Numbered one : numbers) {
-        long line = row + part++ * Plan.PART;
-        event(line, EventKind.OUT, item, one.quantity(), 0, one.arrival(), contra, null, one.lot());
-        move(line, item, place, -one.quantity(), one.lot());
+        Spot spot = new Spot(row, part++);
+        Plan.Target arrival = new Plan.Earlier(one.arrival());
+        event(spot, EventKind.OUT, item, one.quantity(), 0, arrival, contra, one.lot());
+        move(spot, item, place, -one.quantity(), one.lot());
       }
       return part;
     }
-    long line = row + firstPart * Plan.PART;
-    event(line, EventKind.OUT, item, micros, 0, 0, contra, null, null);
-    moves(line, item, place, micros, -1, numbers);
+    Spot spot = new Spot(row, firstPart);
+    event(spot, EventKind.OUT, item, micros, 0, Plan.Target.NONE, contra, null);
+    moves(spot, item, place, micros, -1, numbers);
     return firstPart + 1;
   }
 
@@ -87,10 +101,10 @@ public final class Stocking {
       long target,
       long contra,
       List<Numbered> numbers) {
-    long line = row + part * Plan.PART;
-    Lot lot = item.tracking() == Tracking.SERIAL ? numbers.get(0).lot() : null;
-    event(line, kind, item, micros, 0, target, contra, null, lot);
-    moves(line, item, place, micros, kind == EventKind.OUT ? -1 : 1, numbers);
+    Spot spot = new Spot(row, part);
+    @Nullable Lot lot = item.tracking() == Tracking.SERIAL ? numbers.get(0).lot() : null;
+    event(spot, kind, item, micros, 0, new Plan.Earlier(target), contra, lot);
+    moves(spot, item, place, micros, kind == EventKind.OUT ? -1 : 1, numbers);
   }
 
   /**
@@ -108,24 +122,24 @@ public final class Stocking {
       long micros,
       long contra,
       List<Numbered> numbers) {
-    long back = row + part * Plan.PART;
-    long out = row + (parts + part) * Plan.PART;
-    Lot lot = item.tracking() == Tracking.SERIAL ? numbers.get(0).lot() : null;
-    event(out, EventKind.OUT, item, micros, 0, Plan.Event.targetInPlan(back), contra, null, lot);
+    Plan.Target back = new Plan.Within(new Spot(row, part));
+    Spot out = new Spot(row, Math.addExact(parts, part));
+    @Nullable Lot lot = item.tracking() == Tracking.SERIAL ? numbers.get(0).lot() : null;
+    event(out, EventKind.OUT, item, micros, 0, back, contra, lot);
     moves(out, item, place, micros, -1, numbers);
   }
 
   /** Something that changes what an arrival is worth. */
   public void charge(
-      int row, int part, long item, long value, long arrival, long contra, LocalDate on) {
+      int row, int part, long item, long value, long arrival, long contra, @Nullable LocalDate on) {
     events.add(
         new Plan.Event(
-            row + part * Plan.PART,
+            new Spot(row, part),
             EventKind.CHARGE,
             item,
-            0,
-            value,
-            arrival,
+            Quantity.ZERO,
+            new Money(value),
+            new Plan.Earlier(arrival),
             contra,
             null,
             on,
@@ -133,25 +147,27 @@ public final class Stocking {
   }
 
   private void event(
-      long line,
+      Spot spot,
       EventKind kind,
       Item item,
       long micros,
       long value,
-      long target,
+      Plan.Target target,
       long contra,
-      LocalDate on,
-      Lot lot) {
-    events.add(new Plan.Event(line, kind, item.id(), micros, value, target, contra, null, on, lot));
+      @Nullable Lot lot) {
+    Quantity quantity = new Quantity(micros);
+    Money worth = new Money(value);
+    events.add(
+        new Plan.Event(spot, kind, item.id(), quantity, worth, target, contra, null, null, lot));
   }
 
   private void moves(
-      long line, Item item, Place place, long micros, int sign, List<Numbered> numbers) {
-    if (numbers.isEmpty()) move(line, item, place, sign * micros, null);
-    for (Numbered of : numbers) move(line, item, place, sign * of.quantity(), of.lot());
+      Spot spot, Item item, Place place, long micros, int sign, List<Numbered> numbers) {
+    if (numbers.isEmpty()) move(spot, item, place, sign * micros, null);
+    for (Numbered of : numbers) move(spot, item, place, sign * of.quantity(), of.lot());
   }
 
-  private void move(long line, Item item, Place place, long micros, Lot lot) {
-    moves.add(new Plan.Move(line, item.id(), place.id(), micros, null, lot));
+  private void move(Spot spot, Item item, Place place, long micros, @Nullable Lot lot) {
+    moves.add(new Plan.Move(spot, item.id(), place.id(), new Quantity(micros), null, lot));
   }
 }

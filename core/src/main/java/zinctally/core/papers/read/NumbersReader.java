@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
 import zinctally.core.goods.Tracking;
@@ -23,6 +24,7 @@ import zinctally.core.units.Units;
  * Reads which lots or serial numbers a line moves: {@code EX-101, EX-102}; a run as {@code 12 from
  * EX-0101}; a lot with its expiry and how much of the line it is, as {@code M-7 2027-05-31: 40}.
  */
+@NullUnmarked
 public final class NumbersReader {
   private final Reader in;
   private final NumbersTyped typed = new NumbersTyped();

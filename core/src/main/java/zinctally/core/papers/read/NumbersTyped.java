@@ -9,12 +9,14 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Units;
 
 /** Understands what is typed of lots and serial numbers in the lines of one paper. */
+@NullUnmarked
 final class NumbersTyped {
 
   private static final Pattern RUN = Pattern.compile("(\\d{1,4})\\s+from\\s+(\\S{1,60})");

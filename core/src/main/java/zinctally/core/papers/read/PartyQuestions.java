@@ -1,10 +1,12 @@
 package zinctally.core.papers.read;
 
 import java.util.Optional;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.money.OpenItem;
 
 /** What is asked about whom a paper is from or for. */
+@NullUnmarked
 public final class PartyQuestions {
   private PartyQuestions() {}
 

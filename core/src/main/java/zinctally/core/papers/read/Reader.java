@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
@@ -26,6 +27,7 @@ import zinctally.core.papers.trade.CounterSale;
 import zinctally.core.papers.trade.Trade;
 
 /** Reads single fields and cells of one draft, and gathers what is wrong. */
+@NullUnmarked
 public final class Reader {
   private static final int LONGEST_TEXT = 500;
 

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
@@ -15,6 +16,7 @@ import zinctally.core.papers.TaxRate;
 import zinctally.core.units.Units;
 
 /** Reads the cells of one row of the line table, and says what is wrong at them. */
+@NullUnmarked
 public final class RowReader {
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 

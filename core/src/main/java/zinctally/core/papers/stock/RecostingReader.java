@@ -3,12 +3,14 @@ package zinctally.core.papers.stock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads which items are to be worked out again. */
+@NullUnmarked
 public final class RecostingReader {
   private RecostingReader() {}
 

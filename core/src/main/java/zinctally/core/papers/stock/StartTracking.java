@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.Optional;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Position;
+import zinctally.core.cost.Spot;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.JournalLine;
+import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
@@ -76,27 +78,30 @@ public record StartTracking(
     List<Plan.Event> events = new ArrayList<>();
     List<Plan.Move> moves = new ArrayList<>();
     for (Line line : lines) {
-      long micros = line.quantity().micros();
-      Plan.Elsewhere first = new Plan.Elsewhere(0, new Position(date, 0, line.row()));
+      Spot spot = new Spot(line.row(), 0);
+      Money worth = new Money(line.value());
       events.add(
-          new Plan.Event(line.row(), EventKind.IN, item.id(), micros, line.value(), 0, 0, first));
-      moves.add(new Plan.Move(line.row(), item.id(), line.place().id(), micros));
+          new Plan.Event(spot, EventKind.IN, item.id(), line.quantity(), worth, Plan.Target.NONE, 0)
+              .of(new Plan.Elsewhere(0, new Position(date, 0, spot))));
+      moves.add(new Plan.Move(spot, item.id(), line.place().id(), line.quantity()));
     }
     for (Sold sale : sold) {
       Plan.Elsewhere of = new Plan.Elsewhere(sale.paper(), sale.at());
+      Spot spot = sale.at().spot();
+      Quantity quantity = new Quantity(sale.quantity());
       events.add(
           new Plan.Event(
-              sale.at().line(),
-              EventKind.OUT,
-              item.id(),
-              sale.quantity(),
-              0,
-              0,
-              item.costAccount(),
-              of));
-      moves.add(new Plan.Move(sale.at().line(), item.id(), sale.place(), -sale.quantity(), of));
+                  spot,
+                  EventKind.OUT,
+                  item.id(),
+                  quantity,
+                  Money.ZERO,
+                  Plan.Target.NONE,
+                  item.costAccount())
+              .of(of));
+      moves.add(new Plan.Move(spot, item.id(), sale.place(), quantity.negated(), of, null));
     }
-    JournalLine against = new JournalLine(other.id(), 0, 0, -total(), "");
+    JournalLine against = new JournalLine(other.id(), 0, 0, new Money(-total()), "");
     return new Plan(events, moves, List.of(against), List.of(), List.of());
   }
 

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.ledger.Account;
@@ -19,6 +20,7 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads the start of tracking: what was on hand must cover what was sold since. */
+@NullUnmarked
 public final class StartTrackingReader {
   private StartTrackingReader() {}
 

@@ -3,8 +3,11 @@ package zinctally.core.papers.stock;
 import java.time.LocalDate;
 import java.util.List;
 import zinctally.core.cost.EventKind;
+import zinctally.core.cost.Spot;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -53,7 +56,13 @@ public record WriteDown(LocalDate date, List<Line> lines) implements Paper {
             .map(
                 l ->
                     new Plan.Event(
-                        l.row(), EventKind.REVALUE, l.item().id(), 0, l.change(), 0, contra))
+                        new Spot(l.row(), 0),
+                        EventKind.REVALUE,
+                        l.item().id(),
+                        Quantity.ZERO,
+                        new Money(l.change()),
+                        Plan.Target.NONE,
+                        contra))
             .toList();
     return new Plan(events, List.of(), List.of(), List.of(), List.of());
   }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Reading;
@@ -13,6 +14,7 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads a write-down: a change typed, or worked out from what the goods are expected to fetch. */
+@NullUnmarked
 public final class WriteDownReader {
   private WriteDownReader() {}
 

@@ -6,6 +6,8 @@ import java.util.List;
 import zinctally.core.cost.PostingDate;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
+import zinctally.core.number.Quantity;
 import zinctally.core.number.Spread;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.flow.Awaited;
@@ -42,7 +44,7 @@ public final class Billing {
     flow.before().forEach(p -> weights.add(p.quantity()));
     long[] nets = Spread.over(line.net(), weights.stream().mapToLong(Long::longValue).toArray());
     if (flow.now() > 0)
-      stock.in(line.row(), line.item(), line.place(), flow.now(), nets[0], 0, flow.numbers());
+      stock.in(line.row(), line.goods(), line.place(), flow.now(), nets[0], 0, flow.numbers());
     if (flow.after() > 0) after(line, nets[1]);
     int part = 0;
     for (int i = 0; i < flow.before().size(); i++)
@@ -50,7 +52,7 @@ public final class Billing {
   }
 
   private void after(TradeLine line, long net) {
-    Item item = line.item();
+    Item item = line.goods();
     links.wait(line.row(), Awaits.BILLED_GOODS, item, line.flow(), line.flow().after(), net);
     links.between(Role.BILLED_NOT_RECEIVED, item, net, "");
   }
@@ -75,13 +77,13 @@ public final class Billing {
       stock.charge(
           line.row(),
           part++,
-          line.item().id(),
+          line.goods().id(),
           shares[i],
           arrival.event(),
           early ? book.account(Role.RECEIVED_NOT_BILLED).id() : 0,
           early ? arrival.date() : null);
     }
-    links.between(Role.RECEIVED_NOT_BILLED, line.item(), now, receipt.number());
+    links.between(Role.RECEIVED_NOT_BILLED, line.goods(), now, receipt.number());
     links.fill(line.row(), receipt, portion.quantity(), now);
     links.bill(line.row(), portion);
     return part;
@@ -90,6 +92,7 @@ public final class Billing {
   /** Goods that came after the day of their bill bear its difference from their own day on. */
   private void later(TradeLine line, Awaited receipt, LocalDate came, long share) {
     LocalDate posted = PostingDate.of(came, bill.date(), book.rules().firstOpenDay());
-    links.fills.add(new Plan.Fill(line.row(), receipt.id(), 0, -share, posted));
+    links.fills.add(
+        new Plan.Fill(line.row(), receipt.id(), Quantity.ZERO, new Money(-share), posted));
   }
 }

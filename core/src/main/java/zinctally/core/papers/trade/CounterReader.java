@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.money.OpenItem;
@@ -12,6 +13,7 @@ import zinctally.core.papers.read.PartyQuestions;
 import zinctally.core.papers.read.Reader;
 
 /** Reads a counter sale: what is sold as an invoice is, and how it is paid. */
+@NullUnmarked
 public final class CounterReader {
   private final Reader in;
   private final List<Tender> tenders = new ArrayList<>();

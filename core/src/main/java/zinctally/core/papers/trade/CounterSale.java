@@ -8,6 +8,7 @@ import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -109,22 +110,24 @@ public record CounterSale(
     List<JournalLine> settled = new ArrayList<>();
     for (Tender tender : tenders)
       settled.add(
-          new JournalLine(tender.account().id(), 0, 0, tender.amount(), tender.kind().words()));
+          new JournalLine(
+              tender.account().id(), 0, 0, new Money(tender.amount()), tender.kind().words()));
     Party who = sale.who();
     if (owed() != 0)
-      settled.add(new JournalLine(book.account(Role.RECEIVABLES).id(), 0, who.id(), owed(), ""));
+      settled.add(
+          new JournalLine(book.account(Role.RECEIVABLES).id(), 0, who.id(), new Money(owed()), ""));
     if (credit != null)
       settled.add(
           new JournalLine(
               book.account(Role.RECEIVABLES).id(),
               0,
               who.id(),
-              credit.amount(),
+              new Money(credit.amount()),
               "credit " + credit.credit().number()));
     List<Plan.Settlement> settlements =
         credit == null
             ? List.of()
-            : List.of(new Plan.Settlement(credit.credit().id(), credit.amount()));
+            : List.of(new Plan.Settlement(credit.credit().id(), new Money(credit.amount())));
     List<Plan.Due> dues = new ArrayList<>();
     for (int i = 0; i < later.size(); i++)
       dues.add(
@@ -133,7 +136,7 @@ public record CounterSale(
               later.size() == 1 ? "" : "/" + (i + 1),
               date(),
               later.get(i).due(),
-              later.get(i).amount(),
+              new Money(later.get(i).amount()),
               who));
     return sale.plan(book, settled, dues, settlements);
   }

@@ -3,6 +3,7 @@ package zinctally.core.papers.trade;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.number.Spread;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Flow;
@@ -28,18 +29,19 @@ public final class Invoicing {
 
   void add(TradeLine line) {
     Flow flow = line.flow();
-    Item item = line.item();
+    Item item = line.goods();
     stock.out(line.row(), 0, item, line.place(), flow.now(), item.costAccount(), flow.numbers());
     long gone = line.quantity().micros() - flow.after();
     long[] nets = Spread.over(line.net(), new long[] {gone, flow.after()});
-    links.known.add(new JournalLine(item.salesAccount(), item.id(), 0, -nets[0], ""));
+    links.known.add(new JournalLine(item.salesAccount(), item.id(), 0, new Money(-nets[0]), ""));
     if (flow.after() > 0) {
       links.wait(line.row(), Awaits.INVOICED_GOODS, item, flow, flow.after(), nets[1]);
       links.between(Role.BILLED_AHEAD, item, -nets[1], "");
     }
     for (Flow.Portion sent : flow.before()) {
       links.known.add(
-          new JournalLine(item.costAccount(), item.id(), 0, sent.value(), sent.of().number()));
+          new JournalLine(
+              item.costAccount(), item.id(), 0, new Money(sent.value()), sent.of().number()));
       links.between(Role.SENT_NOT_INVOICED, item, -sent.value(), sent.of().number());
       links.fill(line.row(), sent.of(), sent.quantity(), sent.value());
       links.bill(line.row(), sent);

@@ -10,6 +10,7 @@ import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.number.Spread;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
@@ -101,7 +102,7 @@ public record Trade(
     Map<Integer, Long> charges = charges();
     for (TradeLine line : lines)
       if (charges.containsKey(line.row()))
-        sums.add(new Sum(line.item().code() + " bears of the charges", charges.get(line.row())));
+        sums.add(new Sum(line.goods().code() + " bears of the charges", charges.get(line.row())));
     sums.add(new Sum("Without tax", net()));
     byRate().forEach((rate, tax) -> sums.add(new Sum(rate.name(), rate, tax)));
     sums.add(new Sum("Total", total()));
@@ -121,8 +122,8 @@ public record Trade(
     Role control = buying ? Role.PAYABLES : Role.RECEIVABLES;
     return plan(
         book,
-        List.of(new JournalLine(book.account(control).id(), 0, who.id(), total, "")),
-        List.of(new Plan.Due(who.id(), owedAs(), date, due, total, who)),
+        List.of(new JournalLine(book.account(control).id(), 0, who.id(), new Money(total), "")),
+        List.of(new Plan.Due(who.id(), owedAs(), date, due, new Money(total), who)),
         List.of());
   }
 
@@ -189,7 +190,7 @@ public record Trade(
       case EXPENSE -> 0;
       case VALUE -> line.net();
       case QUANTITY -> micros;
-      case WEIGHT -> line.item().milligrams(micros);
+      case WEIGHT -> line.goods().milligrams(micros);
     };
   }
 
@@ -202,14 +203,15 @@ public record Trade(
   }
 
   private static JournalLine taxLine(Catalogue book, Role role, TaxRate rate, long amount) {
-    return new JournalLine(book.account(role).id(), 0, 0, amount, rate.code());
+    return new JournalLine(book.account(role).id(), 0, 0, new Money(amount), rate.code());
   }
 
   private JournalLine revenueOrExpense(TradeLine line, boolean buying) {
     long amount = buying ? line.net() : -line.net();
-    if (line.item() == null)
-      return new JournalLine(line.account().id(), 0, 0, amount, line.wording());
-    long account = buying ? line.item().costAccount() : line.item().salesAccount();
-    return new JournalLine(account, line.item().id(), 0, amount, "");
+    if (line.account() != null)
+      return new JournalLine(line.account().id(), 0, 0, new Money(amount), line.wording());
+    Item item = line.goods();
+    long account = buying ? item.costAccount() : item.salesAccount();
+    return new JournalLine(account, item.id(), 0, new Money(amount), "");
   }
 }

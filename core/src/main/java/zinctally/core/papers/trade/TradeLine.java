@@ -1,6 +1,8 @@
 package zinctally.core.papers.trade;
 
 import java.math.BigDecimal;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
 import zinctally.core.number.Quantity;
@@ -27,8 +29,8 @@ import zinctally.core.papers.flow.Flow;
  */
 public record TradeLine(
     int row,
-    Item item,
-    Account account,
+    @Nullable Item item,
+    @Nullable Account account,
     Place place,
     String wording,
     Quantity quantity,
@@ -37,8 +39,13 @@ public record TradeLine(
     BigDecimal discount,
     long net,
     long tax,
-    TaxRate rate,
+    @Nullable TaxRate rate,
     Flow flow) {
+  /** The item of a line that has one. */
+  Item goods() {
+    return Objects.requireNonNull(item);
+  }
+
   boolean moves() {
     return item != null && item.stocked();
   }

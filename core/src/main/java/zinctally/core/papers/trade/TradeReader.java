@@ -7,6 +7,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
 import zinctally.core.papers.PaperKind;
@@ -26,6 +27,7 @@ import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
 
 /** Reads a bill or an invoice: items, and accounts for what is no item. */
+@NullUnmarked
 public final class TradeReader {
   private final Reader in;
   private final boolean buying;

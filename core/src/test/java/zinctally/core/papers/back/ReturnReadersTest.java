@@ -21,6 +21,7 @@ import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
@@ -73,13 +74,13 @@ class ReturnReadersTest {
         .satisfies(
             e -> {
               assertThat(e.kind()).isEqualTo(EventKind.OUT);
-              assertThat(e.target()).isEqualTo(500);
+              assertThat(e.target()).isEqualTo(new Plan.Earlier(500));
               assertThat(e.contra()).isEqualTo(book.account(Role.PRICE_DIFFERENCES).id());
             });
     assertThat(on(plan, Role.PAYABLES)).isEqualTo(2880);
     assertThat(on(plan, Role.PURCHASE_TAX)).isEqualTo(-480);
     assertThat(on(plan, Role.PRICE_DIFFERENCES)).isEqualTo(-2400);
-    assertThat(plan.dues().get(0).amount()).isEqualTo(2880);
+    assertThat(plan.dues().get(0).amount().minor()).isEqualTo(2880);
     var paper = book.paper(back(PaperKind.SUPPLIER_RETURN, "B-1", "4"));
     assertThat(paper.head().net()).isEqualTo(2400);
     assertThat(paper.rows().get(0).tax()).isEqualTo(480);
@@ -98,7 +99,7 @@ class ReturnReadersTest {
               assertThat(e.kind()).isEqualTo(EventKind.BACK);
               assertThat(e.contra()).isEqualTo(COST);
             });
-    assertThat(plan.moves().get(0).quantity()).isEqualTo(7_000_000);
+    assertThat(plan.moves().get(0).quantity().micros()).isEqualTo(7_000_000);
     assertThat(on(plan, Role.RECEIVABLES)).isEqualTo(-5040);
     assertThat(on(plan, Role.SALES_TAX)).isEqualTo(840);
     assertThat(on(plan, Role.SALES_RETURNS)).isEqualTo(4200);
@@ -132,8 +133,9 @@ class ReturnReadersTest {
         .containsExactly(EventKind.BACK, EventKind.OUT);
     Plan.Event out = plan.events().get(1);
     assertThat(out.contra()).isEqualTo(RENT);
-    assertThat(out.targets(plan.events().get(0))).isTrue();
-    assertThat(plan.moves().stream().mapToLong(Plan.Move::quantity).sum()).isZero();
+    assertThat(out.target()).isEqualTo(new Plan.Within(plan.events().get(0).spot()));
+    assertThat(out.spot()).isGreaterThan(plan.events().get(0).spot());
+    assertThat(plan.moves().stream().mapToLong(m -> m.quantity().micros()).sum()).isZero();
     assertThat(book.paper(broken).rows().get(0).reason().name()).isEqualTo("Wrong size");
   }
 
@@ -209,8 +211,8 @@ class ReturnReadersTest {
     Written same = Written.of(PaperKind.SUPPLIER_CREDIT).line("paper", "RS-1");
     Plan equal = book.plan(same);
     assertThat(on(equal, Role.PRICE_DIFFERENCES)).isZero();
-    assertThat(equal.settlements()).containsExactly(new Plan.Settlement(9, -2880));
-    assertThat(equal.dues().get(0).amount()).isEqualTo(2880);
+    assertThat(equal.settlements()).containsExactly(new Plan.Settlement(9, new Money(-2880)));
+    assertThat(equal.dues().get(0).amount().minor()).isEqualTo(2880);
     Written less = Written.of(PaperKind.SUPPLIER_CREDIT).line("paper", "RS-1", "net", "20.00");
     Plan plan = book.plan(less);
     assertThat(on(plan, Role.PRICE_DIFFERENCES)).isEqualTo(400);
@@ -264,8 +266,10 @@ class ReturnReadersTest {
         Written.of(PaperKind.SUPPLIER_RETURN)
             .line("paper", "B-1", "quantity", "1", "numbers", "EX-2");
     Plan plan = book.plan(one);
-    assertThat(plan.events()).singleElement().satisfies(e -> assertThat(e.target()).isEqualTo(602));
-    assertThat(plan.dues().get(0).amount()).isEqualTo(5002);
+    assertThat(plan.events())
+        .singleElement()
+        .satisfies(e -> assertThat(e.target()).isEqualTo(new Plan.Earlier(602)));
+    assertThat(plan.dues().get(0).amount().minor()).isEqualTo(5002);
     assertThat(book.faults(one.line("paper", "B-1", "quantity", "1", "numbers", "EX-2")))
         .anyMatch(f -> f.startsWith("rows.1.numbers: EX-2 "));
     assertThat(
@@ -307,7 +311,7 @@ class ReturnReadersTest {
             .line("paper", "INV-1", "quantity", "3", "numbers", "M-7: 1, M-8: 2");
     Plan plan = book.plan(back);
     assertThat(plan.moves())
-        .extracting(Plan.Move::quantity)
+        .extracting(m -> m.quantity().micros())
         .containsExactly(1_000_000L, 2_000_000L);
     assertThat(book.faults(back.line("paper", "INV-1", "quantity", "1", "numbers", "M-8")))
         .containsExactly("rows.1.numbers: 0 of lot M-8 on INV-1 can still go back, not 1.");
@@ -357,7 +361,9 @@ class ReturnReadersTest {
     assertThat(plan.dues()).isEmpty();
     assertThat(on(plan, Role.RECEIVED_NOT_BILLED)).isEqualTo(2400);
     assertThat(plan.fills())
-        .containsExactly(new Plan.Fill(0, 9, 4_000_000, 2400, LocalDate.of(2026, 11, 20)));
+        .containsExactly(
+            new Plan.Fill(
+                0, 9, new Quantity(4_000_000), new Money(2400), LocalDate.of(2026, 11, 20)));
     assertThat(
             book.faults(
                 back(PaperKind.SUPPLIER_RETURN, "R-1", "8").line("paper", "R-1", "quantity", "3")))

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.SmallBook;
 import zinctally.core.papers.SmallBook.Written;
@@ -52,7 +53,8 @@ class PaymentReaderTest {
     assertThat(on(plan, Role.PAYABLES)).isEqualTo(6500);
     assertThat(on(plan, Role.MONEY)).isEqualTo(-6500);
     assertThat(plan.settlements())
-        .containsExactly(new Plan.Settlement(1, 8000), new Plan.Settlement(2, -1500));
+        .containsExactly(
+            new Plan.Settlement(1, new Money(8000)), new Plan.Settlement(2, new Money(-1500)));
     assertThat(plan.dues()).isEmpty();
   }
 
@@ -61,8 +63,10 @@ class PaymentReaderTest {
     Written more = in("60.00").line("paper", "INV-2026-0001", "amount", "50.00");
     assertThat(book.faults(more)).singleElement().asString().startsWith("amount: 10.00");
     Plan plan = book.plan(more.agreed(book));
-    assertThat(plan.dues()).singleElement().satisfies(d -> assertThat(d.amount()).isEqualTo(-1000));
-    assertThat(plan.settlements()).containsExactly(new Plan.Settlement(3, -5000));
+    assertThat(plan.dues())
+        .singleElement()
+        .satisfies(d -> assertThat(d.amount().minor()).isEqualTo(-1000));
+    assertThat(plan.settlements()).containsExactly(new Plan.Settlement(3, new Money(-5000)));
     assertThat(apart(plan)).isZero();
   }
 

@@ -69,7 +69,7 @@ class OpeningStockReaderTest {
     assertThat(plan.events())
         .extracting(Plan.Event::kind)
         .containsExactly(EventKind.IN, EventKind.IN);
-    assertThat(plan.events()).extracting(Plan.Event::value).containsExactly(10_000L, 500L);
+    assertThat(plan.events()).extracting(e -> e.value().minor()).containsExactly(10_000L, 500L);
     assertThat(on(plan, Role.OPENING_CLEARING)).isEqualTo(-10_500);
     assertThat(SmallBook.apart(plan)).isZero();
     assertThat(paper.rows()).extracting(r -> r.net()).containsExactly(10_000L, 500L, 0L);
@@ -157,7 +157,7 @@ class OpeningStockReaderTest {
                 .paper()
                 .orElseThrow();
     assertThat(paper.plan(book).events())
-        .extracting(Plan.Event::value)
+        .extracting(e -> e.value().minor())
         .containsExactly(2501L, 2500L);
     assertThat(faults(sheet("Code|Quantity|Value|Serials", "EX|2|50|EX-1")).get(0))
         .contains("1 of 2 are given");

@@ -27,7 +27,8 @@ class OrderReaderTest {
     assertThat(plan.awaits())
         .extracting(Plan.Wait::what)
         .containsExactly(Awaits.ORDERED_GOODS, Awaits.ORDERED_BILL);
-    assertThat(plan.awaits()).allSatisfy(w -> assertThat(w.quantity()).isEqualTo(3_000_000));
+    assertThat(plan.awaits())
+        .allSatisfy(w -> assertThat(w.quantity().micros()).isEqualTo(3_000_000));
     assertThat(book.plan(hives(PaperKind.SALES_ORDER, "3", "10.00")).awaits())
         .extracting(Plan.Wait::what)
         .containsExactly(Awaits.PROMISED_GOODS, Awaits.PROMISED_INVOICE);

@@ -9,6 +9,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import zinctally.core.cost.Spot;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
 import zinctally.core.papers.Catalogue;
@@ -47,9 +48,11 @@ class NumbersReaderTest {
         .extracting(m -> m.lot().code())
         .containsExactly("EX-0099B", "EX-0100B", "EX-0101B");
     assertThat(plan.events())
-        .extracting(Plan.Event::line)
-        .containsExactly(0L, Plan.PART, 2 * Plan.PART);
-    assertThat(plan.events()).extracting(Plan.Event::value).containsExactly(1000L, 1000L, 1000L);
+        .extracting(Plan.Event::spot)
+        .containsExactly(new Spot(0, 0), new Spot(0, 1), new Spot(0, 2));
+    assertThat(plan.events())
+        .extracting(e -> e.value().minor())
+        .containsExactly(1000L, 1000L, 1000L);
     assertThat(plan.newLots()).hasSize(3);
   }
 
@@ -86,7 +89,7 @@ class NumbersReaderTest {
     here(EXTRACTOR, 1, "EX-1", 1_000_000, null);
     here(EXTRACTOR, 2, "EX-2", 0, null);
     Plan plan = book.plan(went(EXTRACTOR, "1", "EX-1"));
-    assertThat(plan.events().get(0).target()).isEqualTo(901);
+    assertThat(plan.events().get(0).target()).isEqualTo(new Plan.Earlier(901));
     assertThat(book.faults(went(EXTRACTOR, "1", "EX-2")))
         .containsExactly("rows.0.numbers: EX-2 is not at Barn store: went with INV-1.");
     assertThat(book.faults(went(EXTRACTOR, "1", "EX-3")))
@@ -102,7 +105,7 @@ class NumbersReaderTest {
     Plan plan = book.plan(came(HONEY, "10", "M-7 2027-05-31: 4, M-8: 6"));
     assertThat(plan.events()).hasSize(1);
     assertThat(plan.moves())
-        .extracting(Plan.Move::quantity)
+        .extracting(m -> m.quantity().micros())
         .containsExactly(4_000_000L, 6_000_000L);
     assertThat(plan.moves().get(0).lot().expiry()).isEqualTo("2027-05-31");
     assertThat(book.faults(came(HONEY, "10", "M-7, M-8")))

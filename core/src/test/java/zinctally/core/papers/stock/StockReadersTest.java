@@ -12,7 +12,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Position;
+import zinctally.core.cost.Spot;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.SmallBook;
@@ -42,8 +45,18 @@ class StockReadersTest {
     Plan plan = book.plan(adjusted("-3", "memo", "fell down"));
     assertThat(plan.events())
         .containsExactly(
-            new Plan.Event(0, EventKind.OUT, HIVE.id(), 3_000_000, 0, 0, RENT, null, null, null));
-    assertThat(plan.moves().get(0).quantity()).isEqualTo(-3_000_000);
+            new Plan.Event(
+                new Spot(0, 0),
+                EventKind.OUT,
+                HIVE.id(),
+                new Quantity(3_000_000),
+                Money.ZERO,
+                Plan.Target.NONE,
+                RENT,
+                null,
+                null,
+                null));
+    assertThat(plan.moves().get(0).quantity().micros()).isEqualTo(-3_000_000);
     assertThat(book.paper(adjusted("-3", "memo", "fell down")).rows().get(0).wording())
         .isEqualTo("Broken: fell down");
   }
@@ -51,12 +64,12 @@ class StockReadersTest {
   @Test
   void what_is_found_is_worth_its_typed_cost_else_the_latest() {
     Plan typed = book.plan(adjusted("2 box", "unit_cost", "24"));
-    assertThat(typed.events().get(0).value()).isEqualTo(4800);
+    assertThat(typed.events().get(0).value().minor()).isEqualTo(4800);
     assertThat(book.faults(adjusted("2")))
         .containsExactly("rows.0.unit_cost: No cost of The hive is known yet; at what unit cost?");
     book.costs.put(HIVE.id(), new Catalogue.LatestCost(1000, 3_000_000));
-    assertThat(book.plan(adjusted("2")).events().get(0).value()).isEqualTo(667);
-    assertThat(book.plan(adjusted("2", "unit_cost", "0")).events().get(0).value()).isZero();
+    assertThat(book.plan(adjusted("2")).events().get(0).value().minor()).isEqualTo(667);
+    assertThat(book.plan(adjusted("2", "unit_cost", "0")).events().get(0).value().minor()).isZero();
     assertThat(book.faults(adjusted("2", "unit_cost", "-1")).get(0)).contains("not below zero");
   }
 
@@ -96,7 +109,7 @@ class StockReadersTest {
         .satisfies(
             e -> {
               assertThat(e.kind()).isEqualTo(EventKind.REVALUE);
-              assertThat(e.value()).isEqualTo(change);
+              assertThat(e.value().minor()).isEqualTo(change);
               assertThat(e.contra()).isEqualTo(book.account(Role.WRITE_DOWNS).id());
             });
   }
@@ -132,16 +145,20 @@ class StockReadersTest {
   void an_item_becomes_stocked_and_what_was_sold_since_gets_its_cost() {
     book.sold.add(
         new StartTracking.Sold(
-            55, new Position(LocalDate.of(2026, 11, 21), 7, 2), 1, "Barn store", 4_000_000));
+            55,
+            new Position(LocalDate.of(2026, 11, 21), 7, new Spot(2, 0)),
+            1,
+            "Barn store",
+            4_000_000));
     Plan plan = book.plan(tracked("4", "2.50"));
     assertThat(plan.events())
         .extracting(Plan.Event::kind)
         .containsExactly(EventKind.IN, EventKind.OUT);
-    assertThat(plan.events().get(0).value()).isEqualTo(1000);
+    assertThat(plan.events().get(0).value().minor()).isEqualTo(1000);
     assertThat(plan.events().get(1).contra()).isEqualTo(COST);
     assertThat(plan.events().get(1).of().paper()).isEqualTo(55);
     assertThat(plan.moves())
-        .extracting(Plan.Move::quantity)
+        .extracting(m -> m.quantity().micros())
         .containsExactly(4_000_000L, -4_000_000L);
     assertThat(on(plan, Role.OPENING_CLEARING)).isEqualTo(-1000);
     assertThat(book.paper(tracked("4", "2.50")).items().get(0).stocked()).isTrue();

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.SmallBook;
 import zinctally.core.papers.SmallBook.Written;
@@ -73,7 +74,8 @@ class CounterReaderTest {
     CounterSale all = (CounterSale) book.paper(sale().with("credit", "rc-1"));
     assertThat(all.credit().amount()).isEqualTo(2400);
     assertThat(apart(all.plan(book))).isZero();
-    assertThat(all.plan(book).settlements()).containsExactly(new Plan.Settlement(7, 2400));
+    assertThat(all.plan(book).settlements())
+        .containsExactly(new Plan.Settlement(7, new Money(2400)));
     CounterSale part = (CounterSale) book.paper(sale().with("credit", "RC-1").with("card", "4"));
     assertThat(part.credit().amount()).isEqualTo(2000);
     assertThat(book.faults(sale().with("credit", "RC-1").with("card", "24")))
@@ -87,7 +89,7 @@ class CounterReaderTest {
         .containsExactly(new Instalments.Part(LocalDate.of(2026, 12, 20), 2400));
     Plan plan = book.plan(owing.with("times", "5").with("every", "month"));
     assertThat(plan.dues())
-        .extracting(Plan.Due::amount)
+        .extracting(d -> d.amount().minor())
         .containsExactly(480L, 480L, 480L, 480L, 480L);
     assertThat(on(plan, Role.RECEIVABLES)).isEqualTo(2400);
     assertThat(apart(plan)).isZero();
@@ -95,7 +97,7 @@ class CounterReaderTest {
     assertThat(book.faults(owing.with("every", "week").with("each", "5.00")).get(0))
         .startsWith("each: How many parts, or how much each");
     assertThat(book.plan(owing.with("times", "")).dues())
-        .extracting(Plan.Due::amount)
+        .extracting(d -> d.amount().minor())
         .containsExactly(500L, 500L, 500L, 500L, 400L);
     assertThat(
             book.faults(sale().with("account", "24").with("times", "121").with("every", "week"))

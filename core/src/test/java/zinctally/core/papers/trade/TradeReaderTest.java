@@ -16,7 +16,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zinctally.core.cost.EventKind;
+import zinctally.core.cost.Spot;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Money;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
@@ -49,12 +52,23 @@ class TradeReaderTest {
     Plan plan = book.plan(hives(bill(), "10", "6.00", "tax", "S"));
     assertThat(plan.events())
         .containsExactly(
-            new Plan.Event(0, EventKind.IN, HIVE.id(), 10_000_000, 6000, 0, 0, null, null, null));
-    assertThat(plan.moves()).containsExactly(new Plan.Move(0, HIVE.id(), 1, 10_000_000));
+            new Plan.Event(
+                new Spot(0, 0),
+                EventKind.IN,
+                HIVE.id(),
+                new Quantity(10_000_000),
+                new Money(6000),
+                Plan.Target.NONE,
+                0,
+                null,
+                null,
+                null));
+    assertThat(plan.moves())
+        .containsExactly(new Plan.Move(new Spot(0, 0), HIVE.id(), 1, new Quantity(10_000_000)));
     assertThat(on(plan, Role.PURCHASE_TAX)).isEqualTo(1200);
     assertThat(on(plan, Role.PAYABLES)).isEqualTo(-7200);
     assertThat(apart(plan)).isZero();
-    assertThat(plan.dues().get(0).amount()).isEqualTo(-7200);
+    assertThat(plan.dues().get(0).amount().minor()).isEqualTo(-7200);
     assertThat(plan.dues().get(0).due()).isEqualTo(LocalDate.of(2026, 12, 4));
   }
 
@@ -63,8 +77,18 @@ class TradeReaderTest {
     Plan plan = book.plan(hives(invoice(), "2", "10.00", "tax", "S"));
     assertThat(plan.events())
         .containsExactly(
-            new Plan.Event(0, EventKind.OUT, HIVE.id(), 2_000_000, 0, 0, COST, null, null, null));
-    assertThat(plan.moves().get(0).quantity()).isEqualTo(-2_000_000);
+            new Plan.Event(
+                new Spot(0, 0),
+                EventKind.OUT,
+                HIVE.id(),
+                new Quantity(2_000_000),
+                Money.ZERO,
+                Plan.Target.NONE,
+                COST,
+                null,
+                null,
+                null));
+    assertThat(plan.moves().get(0).quantity().micros()).isEqualTo(-2_000_000);
     assertThat(on(plan, SALES)).isEqualTo(-2000);
     assertThat(on(plan, Role.SALES_TAX)).isEqualTo(-400);
     assertThat(on(plan, Role.RECEIVABLES)).isEqualTo(2400);
@@ -81,8 +105,8 @@ class TradeReaderTest {
   @Test
   void the_price_is_for_the_unit_that_is_typed() {
     Plan plan = book.plan(hives(bill(), "2 box", "24.00"));
-    assertThat(plan.events().get(0).quantity()).isEqualTo(24_000_000);
-    assertThat(plan.events().get(0).value()).isEqualTo(4800);
+    assertThat(plan.events().get(0).quantity().micros()).isEqualTo(24_000_000);
+    assertThat(plan.events().get(0).value().minor()).isEqualTo(4800);
   }
 
   @ParameterizedTest
@@ -163,11 +187,11 @@ class TradeReaderTest {
     assertThat(on(expense, RENT)).isEqualTo(800);
     assertThat(expense.lines()).anyMatch(l -> l.memo().equals("Carriage"));
     Plan byValue = book.plan(bill.with("charges", "value"));
-    assertThat(byValue.events()).extracting(Plan.Event::value).containsExactly(3600L, 1200L);
+    assertThat(byValue.events()).extracting(e -> e.value().minor()).containsExactly(3600L, 1200L);
     assertThat(on(byValue, RENT)).isZero();
     assertThat(apart(byValue)).isZero();
     assertThat(book.plan(bill.with("charges", "quantity")).events())
-        .extracting(Plan.Event::value)
+        .extracting(e -> e.value().minor())
         .containsExactly(3600L, 1200L);
     assertThat(book.faults(bill.with("charges", "weight")).get(0))
         .startsWith("charges: The weight of The hive, The frame is not known");
