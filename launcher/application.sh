@@ -9,10 +9,41 @@ build() {
   mvn -q -B -pl web -am -Dmaven.test.skip=true package > "$HOME_DIR/log/build.log" 2>&1 || { tail -30 "$HOME_DIR/log/build.log" >&2; fail "the build failed; see $HOME_DIR/log/build.log"; }
 }
 
+on_loopback() { case $WEB_ADDRESS in 127.*|::1|localhost) ;; *) return 1 ;; esac; }
+
+listens() { # how it is reached: certificate and proxy, as arguments in LISTENS
+  LISTENS=(); SCHEME=http
+  if [ -n "${ZINC_TLS_CERT:-}" ]; then
+    [ -r "$ZINC_TLS_CERT" ] && [ -r "${ZINC_TLS_KEY:-}" ] || fail "ZINC_TLS_CERT and ZINC_TLS_KEY must name a certificate and its key as PEM files that can be read"
+    SCHEME=https; LISTENS+=("--server.ssl.certificate=file:$(readlink -f "$ZINC_TLS_CERT")" "--server.ssl.certificate-private-key=file:$(readlink -f "$ZINC_TLS_KEY")")
+  elif [ "${ZINC_TLS:-}" = self ]; then
+    SCHEME=https; own_certificate
+    LISTENS+=("--server.ssl.key-store=file:$HOME_DIR/run/tls.p12" --server.ssl.key-store-type=PKCS12)
+    SERVER_SSL_KEY_STORE_PASSWORD=$(cat "$HOME_DIR/run/tls.password"); export SERVER_SSL_KEY_STORE_PASSWORD
+  fi
+  if [ -n "${ZINC_PROXY:-}" ]; then
+    LISTENS+=(--server.forward-headers-strategy=native "--server.tomcat.remoteip.internal-proxies=${ZINC_PROXY//./\\.}")
+  fi
+  on_loopback || [ "$SCHEME" = https ] || [ -n "${ZINC_PROXY:-}" ] || fail "without TLS everybody on the way could read the passwords: set ZINC_TLS_CERT and ZINC_TLS_KEY, or ZINC_TLS=self for a try, or ZINC_PROXY to the address of a proxy that has TLS"
+}
+
+own_certificate() { # for a try: browsers warn of it
+  local store=$HOME_DIR/run/tls.p12 name; name=$(hostname -f 2>/dev/null || hostname)
+  [ ! -f "$store" ] || return 0
+  (umask 077; head -c 24 /dev/urandom | base64 | tr -d '/+=\n' > "$HOME_DIR/run/tls.password")
+  (umask 077; keytool -genkeypair -alias zinc -keyalg EC -groupname secp256r1 -validity 397 -storetype PKCS12 -keystore "$store" \
+    -storepass:file "$HOME_DIR/run/tls.password" -dname "CN=$name" -ext "SAN=dns:$name,dns:localhost,ip:127.0.0.1" >/dev/null 2>&1) || fail "keytool could not make a certificate"
+}
+
+answers() { # whether the application answers at the machine itself
+  local at=127.0.0.1; case $WEB_ADDRESS in 127.*|0.0.0.0|::*|localhost) ;; *) at=$WEB_ADDRESS ;; esac
+  grep -q . <(curl -fsk "$SCHEME://$at:$WEB_PORT/health" 2>/dev/null || wget --no-check-certificate -qO- "$SCHEME://$at:$WEB_PORT/health" 2>/dev/null)
+}
+
 java_app() { # database profile-arguments...
   local db=$1; shift
   ZINC_DB_URL="jdbc:mariadb://127.0.0.1:$DB_PORT/$db?createDatabaseIfNotExist=true" ZINC_DB_USER=zinc \
-  ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") ZINC_PORT=$WEB_PORT exec java -Xmx1g -XX:+UseSerialGC -XX:TieredStopAtLevel=4 -jar "$JAR" "$@"
+  ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") ZINC_PORT=$WEB_PORT ZINC_ADDRESS=$WEB_ADDRESS ZINC_HOME_DIR=$HOME_DIR exec java -Xmx1g -XX:+UseSerialGC -XX:TieredStopAtLevel=4 -jar "$JAR" "$@"
 }
 
 serve() { # own|demo
@@ -20,21 +51,32 @@ serve() { # own|demo
   if alive "$pid" && [ "$(cat "$served")" = "$book" ]; then address "$book"; return; fi
   ! alive "$pid" || fail "the $(cat "$served") book is being served on port $WEB_PORT; ./zinc-tally stop ends that"
   ! open_port "$WEB_PORT" || fail "port $WEB_PORT is taken by another program; set ZINC_PORT to a free one"
+  [ "$book" != own ] || before_upgrade "$book"
   say "Starting ..."
-  (java_app "zinc_$book" --spring.profiles.active="$book" </dev/null >> "$HOME_DIR/log/web.log" 2>&1) &
+  (umask 077; java_app "zinc_$book" --spring.profiles.active="$book" "${LISTENS[@]}" "--logging.file.name=$HOME_DIR/log/web.log" --logging.threshold.console=off \
+    </dev/null > "$HOME_DIR/log/start.log" 2>&1) &
   echo $! > "$pid"; echo "$book" > "$served"
   for _ in $(seq 600); do
-    if grep -q . <(curl -fs "http://127.0.0.1:$WEB_PORT/health" 2>/dev/null || wget -qO- "http://127.0.0.1:$WEB_PORT/health" 2>/dev/null); then address "$book"; return; fi
-    alive "$pid" || { tail -20 "$HOME_DIR/log/web.log" >&2; fail "the application did not start; see $HOME_DIR/log/web.log"; }
+    if answers; then address "$book"; by_night "$book"; return; fi
+    alive "$pid" || { tail -20 "$HOME_DIR/log/start.log" "$HOME_DIR/log/web.log" >&2; fail "the application did not start; see $HOME_DIR/log/web.log"; }
     sleep 0.2
   done
   fail "the application did not answer in two minutes; see $HOME_DIR/log/web.log"
 }
 
+by_night() { # book: backups by themselves, when a folder is set for them
+  [ -n "${ZINC_BACKUP:-}" ] && [ "$1" = own ] || return 0
+  mkdir -p "$ZINC_BACKUP" 2>/dev/null && [ -w "$ZINC_BACKUP" ] || fail "cannot write in $ZINC_BACKUP, where backups should go"
+  setsid "$ROOT/zinc-tally" nightly "$(readlink -f "$ZINC_BACKUP")" "$1" </dev/null >> "$HOME_DIR/log/backup.log" 2>&1 &
+  echo $! > "$HOME_DIR/run/nightly.pid"
+  say "A backup is made into $ZINC_BACKUP once a day."
+}
+
 address() {
-  say "Zinc Tally is at http://127.0.0.1:$WEB_PORT/"
+  local host=$WEB_ADDRESS; case $host in 0.0.0.0|::) host=$(hostname -f 2>/dev/null || hostname) ;; esac
+  say "Zinc Tally is at $SCHEME://$host:$WEB_PORT/"
   if [ "$1" = demo ]; then say "Sign in as owner, bookkeeper, counter or reader; the password is: wickmere"
-  else say "The first visit makes the owner's sign-in."; fi
+  else say "The first visit makes the owner's sign-in; it must come from this machine itself."; fi
 }
 
 stop_one() {

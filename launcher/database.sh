@@ -33,7 +33,7 @@ alter user root@localhost identified via unix_socket;
 SQL
   )
   [ "$user" != mysql ] || chown mysql "$init"
-  touch "$HOME_DIR/log/db.log"; [ "$user" != mysql ] || chown mysql "$HOME_DIR/log/db.log"
+  (umask 077; touch "$HOME_DIR/log/db.log"); [ "$user" != mysql ] || chown mysql "$HOME_DIR/log/db.log"
   local socket=$HOME_DIR/db/s; [ ${#socket} -lt 100 ] || socket=/tmp/zinc-$DB_PORT.sock
   setsid mariadbd --no-defaults --user="$user" --datadir="$data" --tmpdir="$HOME_DIR/db-tmp" --port="$DB_PORT" --bind-address=127.0.0.1 \
     --socket="$socket" --pid-file="$data/pid" --init-file="$init" --log-error="$HOME_DIR/log/db.log" \

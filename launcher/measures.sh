@@ -37,7 +37,7 @@ crash() { # rounds
 }
 
 hands_up() { # starts the program on the book of the eight, on a port of its own
-  (WEB_PORT=$HANDS_PORT; java_app zinc_bench_hands --spring.profiles.active=own </dev/null >> "$HOME_DIR/log/hands.log" 2>&1) &
+  (WEB_PORT=$HANDS_PORT; WEB_ADDRESS=127.0.0.1; java_app zinc_bench_hands --spring.profiles.active=own </dev/null >> "$HOME_DIR/log/hands.log" 2>&1) &
   echo $! > "$HOME_DIR/run/hands.pid"
   for _ in $(seq 600); do
     if grep -q . <(curl -fs "http://127.0.0.1:$HANDS_PORT/health" 2>/dev/null); then return; fi

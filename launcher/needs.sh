@@ -22,6 +22,7 @@ room() {
 
 prepare() {
   mkdir -p "$HOME_DIR/log" "$HOME_DIR/run" 2>/dev/null || fail "cannot write in $HOME_DIR; set ZINC_HOME to a folder of yours"
+  chmod -f go-rwx "$HOME_DIR"/log/* || true # what is written down of the work is for who keeps this machine
   room
   command -v javac >/dev/null 2>&1 || fail "a JDK 17 or later is missing. Install with: apt-get install openjdk-17-jdk-headless"
   packages mvn maven mariadbd mariadb-server mariadb-install-db mariadb-server

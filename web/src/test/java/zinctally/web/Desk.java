@@ -69,6 +69,10 @@ final class Desk implements AutoCloseable {
     return application.getBean(type);
   }
 
+  Object bean(String name) {
+    return application.getBean(name);
+  }
+
   JdbcClient sql() {
     return get(JdbcClient.class);
   }
@@ -100,6 +104,18 @@ final class Desk implements AutoCloseable {
     page.keyboard().press("Enter");
     page.waitForURL(address + "/");
     return page;
+  }
+
+  /** Another window of the same person. */
+  Page another(Page page) {
+    Page window = page.context().newPage();
+    window.setDefaultTimeout(180_000);
+    return window;
+  }
+
+  /** What has failed so far was meant to. */
+  void forgive() {
+    failed.clear();
   }
 
   @Override

@@ -24,6 +24,10 @@ import zinctally.core.papers.opening.Sheet;
 public final class SheetReader {
   public static final int MOST_ROWS = 50_000;
   private static final int MOST_COLUMNS = 60;
+  private static final int LONGEST_CELL = 2000;
+  private static final int MOST_LETTERS = 16_000_000;
+  private static final String BROKEN =
+      "This spreadsheet cannot be read; save it again as XLSX or CSV.";
 
   /** A file that holds no table we can read; the message is a sentence for people. */
   public static final class Unreadable extends Exception {
@@ -79,16 +83,14 @@ public final class SheetReader {
     char cut = first.indexOf('\t') >= 0 ? '\t' : count(first, ';') > count(first, ',') ? ';' : ',';
     CSVFormat format =
         CSVFormat.RFC4180.builder().setDelimiter(cut).setIgnoreEmptyLines(true).setTrim(true).get();
-    List<List<String>> rows = new ArrayList<>();
+    Rows rows = new Rows();
     try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
-      for (CSVRecord record : parser) {
-        add(rows, record.toList());
-      }
+      for (CSVRecord record : parser) rows.add(record.toList());
     } catch (IOException | java.io.UncheckedIOException broken) {
       throw new Unreadable(
-          "Row " + (rows.size() + 1) + " cannot be read: a quotation mark is not closed.");
+          "Row " + (rows.seen + 1) + " cannot be read: a quotation mark is not closed.");
     }
-    return sheet(rows, Optional.empty());
+    return rows.sheet(Optional.empty());
   }
 
   private static long count(String text, char wanted) {
@@ -96,7 +98,12 @@ public final class SheetReader {
   }
 
   private static Sheet workbook(byte[] bytes) throws Unreadable {
-    List<List<String>> rows = new ArrayList<>();
+    Rows rows = new Rows();
+    try {
+      Packed.check(bytes);
+    } catch (IOException broken) {
+      throw new Unreadable(BROKEN);
+    }
     try (ReadableWorkbook book =
             new ReadableWorkbook(new BufferedInputStream(new ByteArrayInputStream(bytes)));
         var stream = book.getFirstSheet().openStream()) {
@@ -104,12 +111,12 @@ public final class SheetReader {
         Row row = all.next();
         List<String> cells = new ArrayList<>();
         for (Cell cell : row) cells.add(cell == null ? "" : plain(cell));
-        add(rows, cells);
+        rows.add(cells);
       }
     } catch (IOException | RuntimeException broken) {
-      throw new Unreadable("This spreadsheet cannot be read; save it again as XLSX or CSV.");
+      throw new Unreadable(BROKEN);
     }
-    return sheet(rows, Optional.of(Form.POINT));
+    return rows.sheet(Optional.of(Form.POINT));
   }
 
   /** A formula counts as the value it last had. */
@@ -120,19 +127,46 @@ public final class SheetReader {
     return text == null ? "" : text;
   }
 
-  private static void add(List<List<String>> rows, List<String> cells) throws Unreadable {
-    if (cells.stream().allMatch(String::isBlank)) return;
-    if (rows.size() > MOST_ROWS)
-      throw new Unreadable("There are more than " + MOST_ROWS + " rows; bring them in in parts.");
-    if (cells.size() > MOST_COLUMNS)
-      throw new Unreadable(
-          "There are more than " + MOST_COLUMNS + " columns; is this the right file?");
-    rows.add(List.copyOf(cells));
-  }
+  /** Rows as they are read, with bounds. */
+  private static final class Rows {
+    private final List<List<String>> all = new ArrayList<>();
+    private int seen;
+    private long letters;
 
-  private static Sheet sheet(List<List<String>> rows, Optional<Form> form) throws Unreadable {
-    if (rows.size() < 2)
-      throw new Unreadable("The first row must hold headings, and at least one row must follow.");
-    return new Sheet(rows.get(0), rows.subList(1, rows.size()), form);
+    void add(List<String> cells) throws Unreadable {
+      seen++;
+      int columns = cells.size();
+      while (columns > 0 && cells.get(columns - 1).isBlank()) columns--;
+      if (columns == 0) return;
+      if (all.size() > MOST_ROWS)
+        throw new Unreadable("There are more than " + MOST_ROWS + " rows; bring them in in parts.");
+      if (columns > MOST_COLUMNS)
+        throw new Unreadable(
+            "There are more than " + MOST_COLUMNS + " columns; is this the right file?");
+      for (String cell : cells.subList(0, columns)) {
+        if (cell.length() > LONGEST_CELL)
+          throw new Unreadable(
+              "Row "
+                  + seen
+                  + " has a cell of "
+                  + cell.length()
+                  + " letters; nothing that is read here has more than "
+                  + LONGEST_CELL
+                  + ".");
+        letters += cell.length();
+      }
+      if (letters > MOST_LETTERS)
+        throw new Unreadable("There is more in it than can be read at once; bring it in in parts.");
+      all.add(List.copyOf(cells.subList(0, columns)));
+    }
+
+    Sheet sheet(Optional<Form> form) throws Unreadable {
+      if (all.size() < 2)
+        throw new Unreadable("The first row must hold headings, and at least one row must follow.");
+      List<String> headings = new ArrayList<>(all.get(0));
+      int widest = all.stream().mapToInt(List::size).max().orElse(0);
+      while (headings.size() < widest) headings.add("");
+      return new Sheet(List.copyOf(headings), all.subList(1, all.size()), form);
+    }
   }
 }

@@ -2,6 +2,7 @@ package zinctally.web.day;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.security.Principal;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -25,7 +26,9 @@ import zinctally.store.prove.DayStore.Waiting;
 import zinctally.store.sell.CardPayments;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.listing.ListingPage;
+import zinctally.web.machine.Machine;
 import zinctally.web.picture.LinePicture;
+import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 
 /** The day: what waits, and what was written. */
@@ -33,6 +36,7 @@ import zinctally.web.shell.NotThere;
 class DayController {
   private final CardPayments payments;
   private final CheckRuns checks;
+  private final Machine machine;
   private final DayStore days;
   private final DraftStore drafts;
   private final RepeatStore repeats;
@@ -52,7 +56,9 @@ class DayController {
       AreaPage page,
       CardPayments payments,
       CheckRuns checks,
+      Machine machine,
       Clock clock) {
+    this.machine = machine;
     this.payments = payments;
     this.checks = checks;
     this.days = days;
@@ -66,13 +72,13 @@ class DayController {
   }
 
   @GetMapping("/")
-  String day(Model model, HttpServletRequest request, HttpServletResponse response) {
+  String day(Model model, Principal who, HttpServletRequest request, HttpServletResponse response) {
     LocalDate today = LocalDate.now(clock);
     repeats.begin(today);
     LocalDate last = days.lastPaper(today);
     model.addAttribute("today", today);
     model.addAttribute("check", checks.latest().orElse(null));
-    model.addAttribute("waiting", waiting(today));
+    model.addAttribute("waiting", waiting(today, May.own(who)));
     model.addAttribute("drafts", drafts.open(8));
     model.addAttribute("steps", books.begun() ? List.of() : opening.firstSteps());
     model.addAttribute("monthDate", last);
@@ -106,8 +112,12 @@ class DayController {
         "/", ProveListings.month(first, figure.equals("cost")), model, request, response);
   }
 
-  private List<Waiting> waiting(LocalDate today) {
+  private List<Waiting> waiting(LocalDate today, boolean owner) {
     List<Waiting> waiting = new ArrayList<>();
+    if (owner && books.begun())
+      machine
+          .worry()
+          .ifPresent(says -> waiting.add(new Waiting(says, "", null, "See how", "/setup/machine")));
     DayStore.Overdue owed = days.overdue("CUSTOMER", today);
     if (owed.count() > 0)
       waiting.add(

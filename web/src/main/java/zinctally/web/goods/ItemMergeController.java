@@ -15,7 +15,6 @@ import zinctally.store.book.SetUp;
 import zinctally.store.goods.ItemCard;
 import zinctally.store.goods.ItemMerges;
 import zinctally.store.goods.ItemStore;
-import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.SetsUp;
 
@@ -34,8 +33,7 @@ class ItemMergeController {
     this.catalogues = catalogues;
   }
 
-  private ItemCard card(long id, Principal who) {
-    May.must(May.setUp(who));
+  private ItemCard card(long id) {
     return items.find(id).orElseThrow(() -> new NotThere("item " + id));
   }
 
@@ -49,13 +47,10 @@ class ItemMergeController {
     return merges.refusal(from, into.get());
   }
 
+  @SetsUp
   @GetMapping("/goods/item/{id:\\d+}/merge")
-  String ask(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String into,
-      Model model,
-      Principal who) {
-    ItemCard from = card(id, who);
+  String ask(@PathVariable long id, @RequestParam(defaultValue = "") String into, Model model) {
+    ItemCard from = card(id);
     Optional<ItemCard> other = named(into);
     Optional<String> refusal = into.isBlank() ? Optional.empty() : refusal(from, other, into);
     model.addAttribute("from", from);
@@ -74,7 +69,7 @@ class ItemMergeController {
       RedirectAttributes after) {
     return setUp.alone(
         () -> {
-          ItemCard from = card(id, who);
+          ItemCard from = card(id);
           Optional<ItemCard> other = named(into);
           if (refusal(from, other, into).isPresent()) {
             after.addAttribute("into", into);

@@ -176,8 +176,12 @@ class ListingFiles {
   }
 
   /** A text that a spreadsheet would take for a formula gets a quote before it. */
-  private static Object harmless(Object value) {
-    return value instanceof String text && text.matches("[=+@\\t\\r-].*") ? "'" + text : value;
+  static Object harmless(Object value) {
+    return value instanceof String text
+            && !text.isEmpty()
+            && "=+-@\t\r\n".indexOf(text.charAt(0)) >= 0
+        ? "'" + text
+        : value;
   }
 
   private void xlsx(Listing listing, Ask ask, About about, Coin coin, OutputStream out)

@@ -15,7 +15,6 @@ import zinctally.store.parties.MergeStore;
 import zinctally.store.parties.MergeStore.Named;
 import zinctally.store.prove.BalanceStore;
 import zinctally.store.setup.SetupStore;
-import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.SetsUp;
 
@@ -35,8 +34,7 @@ class MergeController {
     this.balances = balances;
   }
 
-  private Named party(long id, Principal who) {
-    May.must(May.setUp(who));
+  private Named party(long id) {
     return parties.find(id).orElseThrow(() -> new NotThere("party " + id));
   }
 
@@ -46,13 +44,10 @@ class MergeController {
         + party.id();
   }
 
+  @SetsUp
   @GetMapping("/parties/{id:\\d+}/merge")
-  String ask(
-      @PathVariable long id,
-      @RequestParam(defaultValue = "") String into,
-      Model model,
-      Principal who) {
-    Named from = party(id, who);
+  String ask(@PathVariable long id, @RequestParam(defaultValue = "") String into, Model model) {
+    Named from = party(id);
     Optional<Named> other = parties.named(from.kind(), into);
     model.addAttribute("from", from);
     model.addAttribute("typed", into.strip());
@@ -79,10 +74,10 @@ class MergeController {
       @RequestParam(defaultValue = "") String into,
       Principal who,
       RedirectAttributes after) {
-    party(id, who);
+    party(id);
     return setUp.alone(
         () -> {
-          Named from = party(id, who);
+          Named from = party(id);
           Optional<Named> other = parties.named(from.kind(), into);
           if (parties.refusal(from, other, into).isPresent()) {
             after.addAttribute("into", into);

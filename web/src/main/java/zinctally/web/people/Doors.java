@@ -22,6 +22,7 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.SignInTries;
+import zinctally.web.shell.SameForAll;
 
 /**
  * Who comes in. How far is said at each method that changes something; a reader changes nothing.
@@ -40,18 +41,9 @@ class Doors {
     return http.authorizeHttpRequests(
             ask ->
                 ask.requestMatchers(
-                        "/sign-in",
-                        "/first",
-                        NewPasswordController.PAGE,
-                        "/health",
-                        "/css/**",
-                        "/js/**",
-                        "/*/css/**",
-                        "/*/js/**",
-                        "/fonts/**",
-                        "/webjars/**",
-                        "/favicon.ico",
-                        "/error")
+                        "/sign-in", "/first", NewPasswordController.PAGE, "/health", "/error")
+                    .permitAll()
+                    .requestMatchers(SameForAll.FILES)
                     .permitAll()
                     .requestMatchers(HttpMethod.GET)
                     .authenticated()
@@ -77,6 +69,7 @@ class Doors {
             headers ->
                 headers
                     .contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
+                    .httpStrictTransportSecurity(hsts -> hsts.includeSubDomains(false))
                     .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
                     .permissionsPolicyHeader(
                         p -> p.policy("camera=(), microphone=(), geolocation=()")))

@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import org.springframework.web.filter.OncePerRequestFilter;
+import zinctally.web.shell.SameForAll;
 
 /** Ends a session after a working day, however busy it is. */
 final class SessionLife extends OncePerRequestFilter {
@@ -18,6 +19,11 @@ final class SessionLife extends OncePerRequestFilter {
 
   SessionLife(Clock clock) {
     this.clock = clock;
+  }
+
+  @Override
+  protected boolean shouldNotFilter(HttpServletRequest request) {
+    return SameForAll.FILES.matches(request);
   }
 
   @Override

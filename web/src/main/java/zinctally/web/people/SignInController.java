@@ -1,5 +1,6 @@
 package zinctally.web.people;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
@@ -8,6 +9,9 @@ import java.util.Optional;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.util.matcher.IpAddressMatcher;
+import org.springframework.security.web.util.matcher.OrRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,6 +28,8 @@ import zinctally.web.shell.NewPassword;
 /** Signing in, and the first visit to an empty book. */
 @Controller
 class SignInController {
+  private static final RequestMatcher LOOPBACK =
+      new OrRequestMatcher(new IpAddressMatcher("127.0.0.0/8"), new IpAddressMatcher("::1"));
   private final PeopleStore people;
   private final BookStore books;
   private final PasswordEncoder hashing;
@@ -57,9 +63,19 @@ class SignInController {
     return "people/sign-in";
   }
 
+  /**
+   * Whoever makes the first sign-in owns the book; so it is made at the machine it lies on.
+   *
+   * @param request as it came, or as the named proxy says it came
+   */
+  static boolean fromElsewhere(HttpServletRequest request) {
+    return !LOOPBACK.matches(request) && !request.getRemoteAddr().equals(request.getLocalAddr());
+  }
+
   @GetMapping("/first")
-  String first(Model model) {
+  String first(Model model, HttpServletRequest request) {
     if (!people.nobody()) return "redirect:/";
+    if (fromElsewhere(request)) return "people/first-elsewhere";
     String year = LocalDate.now(clock).withDayOfYear(1).toString();
     model.addAttribute("first", new First("", "EUR", year, "", "", ""));
     model.addAttribute("faults", Map.of());
@@ -67,8 +83,9 @@ class SignInController {
   }
 
   @PostMapping("/first")
-  String begin(@ModelAttribute First first, Model model) {
+  String begin(@ModelAttribute First first, Model model, HttpServletRequest request) {
     if (!people.nobody()) return "redirect:/";
+    if (fromElsewhere(request)) return "people/first-elsewhere";
     Map<String, String> faults = new LinkedHashMap<>();
     if (first.book().isBlank()) faults.put("book", "What is the business called?");
     if (first.name().isBlank()) faults.put("name", "Your name, as it should stand beside papers.");

@@ -25,6 +25,9 @@ class SetUpPages {
                 ListPage.at("/setup/people", "People")
                     .known("users roles passwords sign in")
                     .only(May::own),
+                ListPage.at("/setup/machine", "This machine")
+                    .known("backup disk health database restore server")
+                    .only(May::own),
                 ListPage.at("/opening", "Opening")
                     .known("opening stock balances take over start import")),
             Area.group(

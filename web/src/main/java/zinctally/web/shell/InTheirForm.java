@@ -25,8 +25,7 @@ class InTheirForm extends OncePerRequestFilter {
 
   @Override
   protected boolean shouldNotFilter(HttpServletRequest request) {
-    return request.getUserPrincipal() == null
-        || request.getRequestURI().matches("/(css|js|fonts|webjars)/.*");
+    return SameForAll.FILES.matches(request) || request.getUserPrincipal() == null;
   }
 
   @Override

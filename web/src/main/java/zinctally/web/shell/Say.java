@@ -122,6 +122,17 @@ public class Say {
     return Figures.grouped(percent, 1) + "%";
   }
 
+  private static final List<String> SIZES = List.of("KB", "MB", "GB", "TB");
+
+  /** A size of a file or disk, in steps of a thousand: {@code 1.5 GB}. */
+  public String bytes(long bytes) {
+    BigDecimal size = BigDecimal.valueOf(bytes).movePointLeft(3);
+    int step = 0;
+    for (; step < SIZES.size() - 1 && size.compareTo(BigDecimal.valueOf(1000)) >= 0; step++)
+      size = size.movePointLeft(3);
+    return Figures.grouped(size.setScale(1, RoundingMode.HALF_UP), 1) + " " + SIZES.get(step);
+  }
+
   public String heading(LocalDate date) {
     return HEADING.format(date);
   }

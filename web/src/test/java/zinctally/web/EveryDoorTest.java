@@ -1,0 +1,152 @@
+package zinctally.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.RequestOptions;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.springframework.core.annotation.AnnotatedElementUtils;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import zinctally.store.people.PeopleStore;
+import zinctally.store.people.Person.Role;
+
+/** Every address there is, tried by everybody. */
+class EveryDoorTest extends OwnBookTest {
+  private static final String WORD = "a long enough word";
+  private static final Set<String> OPEN = Set.of("/sign-in", "/first", "/new-password", "/error");
+  private static final Map<Role, Page> PEOPLE = new TreeMap<>();
+
+  @BeforeAll
+  static void people() {
+    String hash = desk.get(PasswordEncoder.class).encode(WORD);
+    for (Role role : List.of(Role.COUNTER, Role.READER))
+      desk.get(PeopleStore.class)
+          .add(role.name().toLowerCase(java.util.Locale.ROOT), role.words(), hash, role);
+    PEOPLE.put(Role.OWNER, page);
+    for (Role role : List.of(Role.BOOKKEEPER, Role.COUNTER, Role.READER))
+      PEOPLE.put(role, desk.signedIn(role.name().toLowerCase(java.util.Locale.ROOT), WORD));
+  }
+
+  /**
+   * An address with what it takes.
+   *
+   * @param may who, by the rule that stands at its method; everybody when none does
+   */
+  private record Door(RequestMethod method, String path, Set<Role> may) {
+    String at() {
+      return desk.address + path;
+    }
+
+    boolean changes() {
+      return method != RequestMethod.GET;
+    }
+  }
+
+  private static List<Door> doors() {
+    RequestMappingHandlerMapping all =
+        (RequestMappingHandlerMapping) desk.bean("requestMappingHandlerMapping");
+    return all.getHandlerMethods().entrySet().stream()
+        .filter(m -> m.getValue().getBeanType().getName().startsWith("zinctally"))
+        .flatMap(
+            m ->
+                m.getKey().getPatternValues().stream()
+                    .flatMap(
+                        path ->
+                            m.getKey().getMethodsCondition().getMethods().stream()
+                                .map(how -> new Door(how, real(path), may(m.getValue())))))
+        .filter(door -> !OPEN.contains(door.path))
+        .toList();
+  }
+
+  /** With something in the place of each variable. */
+  private static String real(String path) {
+    StringBuilder real = new StringBuilder();
+    int depth = 0;
+    int from = 0;
+    for (int at = 0; at < path.length(); at++) {
+      char letter = path.charAt(at);
+      if (letter == '{' && depth++ == 0) from = at + 1;
+      else if (letter == '}' && --depth == 0) real.append(one(path.substring(from, at)));
+      else if (depth == 0) real.append(letter);
+    }
+    return real.toString();
+  }
+
+  /** What a variable may be: the first word of several, a month, or a number. */
+  private static String one(String variable) {
+    if (variable.startsWith("month")) return "2026-01";
+    String words = variable.substring(variable.indexOf(':') + 1);
+    return words.contains("|") ? words.substring(0, words.indexOf('|')) : "99999";
+  }
+
+  private static Set<Role> may(HandlerMethod method) {
+    PreAuthorize rule =
+        AnnotatedElementUtils.findMergedAnnotation(method.getMethod(), PreAuthorize.class);
+    if (rule == null || rule.value().contains("Authenticated")) return Set.of(Role.values());
+    return Set.copyOf(
+        Stream.of(Role.values()).filter(r -> rule.value().contains(r.name())).toList());
+  }
+
+  private static APIResponse tries(Page who, Door door) {
+    String token = (String) who.evaluate("document.body.dataset.csrf");
+    return who.request()
+        .fetch(
+            door.at(),
+            RequestOptions.create()
+                .setMethod(door.method.name())
+                .setHeader("X-CSRF-TOKEN", token == null ? "" : token)
+                .setMaxRedirects(0));
+  }
+
+  @Test
+  void who_may_not_is_refused_and_who_may_is_not() {
+    List<Door> doors = doors();
+    assertThat(doors).hasSizeGreaterThan(150);
+    PEOPLE.forEach(
+        (role, window) -> {
+          for (Door door : doors) {
+            boolean may = door.may.contains(role);
+            // what would change something is tried by those alone who may not
+            if (door.changes() && may) continue;
+            int status = tries(window, door).status();
+            if (may) assertThat(status).as("%s %s", role, door).isLessThan(500).isNotEqualTo(403);
+            else assertThat(status).as("%s %s", role, door).isEqualTo(403);
+          }
+        });
+  }
+
+  @Test
+  void who_has_not_signed_in_sees_and_changes_nothing() {
+    Page nobody = desk.window();
+    nobody.navigate(desk.address + "/sign-in");
+    for (Door door : doors()) {
+      APIResponse answer = tries(nobody, door);
+      assertThat(answer.status()).as("%s", door).isIn(302, 303, 403);
+      if (answer.status() != 403)
+        assertThat(answer.headers().get("location")).as("%s", door).startsWith("/sign-in");
+    }
+    nobody.context().close();
+  }
+
+  @Test
+  void no_answer_goes_where_a_foreign_host_says() {
+    APIResponse answer =
+        page.request()
+            .get(
+                desk.address + "/buy",
+                RequestOptions.create().setHeader("Host", "elsewhere.example").setMaxRedirects(0));
+    assertThat(answer.headers().getOrDefault("location", "/")).startsWith("/");
+    assertThat(answer.text()).doesNotContain("elsewhere.example");
+  }
+}
