@@ -123,4 +123,34 @@ class FormTest {
           return null;
         });
   }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "12.5; POINT",
+        "12,5; COMMA",
+        "1.234,50; COMMA",
+        "1,234.50; POINT",
+        "1.234.567; COMMA",
+        "1,234,567; POINT",
+        "1'234.50; APOSTROPHE",
+        "1 234,50; SPACE",
+        "1 234; SPACE"
+      })
+  void a_figure_tells_its_form(String figure, Form form) {
+    assertThat(Form.found(List.of("1234", figure, "-" + figure)))
+        .isEqualTo(new Form.Found(Optional.of(form), false));
+  }
+
+  @Test
+  void what_may_be_two_numbers_tells_nothing_and_what_contradicts_is_said() {
+    assertThat(Form.found(List.of("1,250", "-1.250", "1234", "x")))
+        .isEqualTo(new Form.Found(Optional.empty(), false));
+    assertThat(Form.found(List.of("1.5", "1,5")).mixed()).isTrue();
+    assertThat(Form.mayBeTwo("1,250")).isTrue();
+    assertThat(Form.mayBeTwo("-1.250")).isTrue();
+    assertThat(Form.mayBeTwo("12,50")).isFalse();
+    assertThat(Form.mayBeTwo("1250")).isFalse();
+  }
 }

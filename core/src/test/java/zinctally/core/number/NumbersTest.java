@@ -74,4 +74,44 @@ class NumbersTest {
     assertThat(Coin.of("EUR").say(-4821640)).isEqualTo("\u221248,216.40");
     assertThat(Coin.of("EUR").each(33600, 19 * Quantity.ONE).toPlainString()).isEqualTo("17.6842");
   }
+
+  @Test
+  void a_coin_shows_its_places_and_a_price_more_as_far_as_they_matter() {
+    Coin pounds = Coin.of("GBP");
+    assertThat(pounds.plain(4_821_640)).isEqualTo("48216.40");
+    assertThat(pounds.price(new BigDecimal("12"))).isEqualTo(new BigDecimal("12.00"));
+    assertThat(pounds.price(new BigDecimal("12.50"))).isEqualTo(new BigDecimal("12.50"));
+    assertThat(pounds.price(new BigDecimal("0.91250"))).isEqualTo(new BigDecimal("0.9125"));
+    assertThat(Coin.of("JPY").price(new BigDecimal("12.0"))).isEqualTo(new BigDecimal("12"));
+  }
+
+  @Test
+  void figures_are_in_the_form_of_the_work_at_hand_and_in_no_other_afterwards() {
+    BigDecimal value = new BigDecimal("1234.5");
+    Figures.use(Form.COMMA);
+    try {
+      assertThat(Figures.grouped(value, 2)).isEqualTo("1.234,50");
+      assertThat(Figures.in(Form.POINT, () -> Figures.grouped(value, 2))).isEqualTo("1,234.50");
+      assertThat(Figures.form()).isEqualTo(Form.COMMA);
+    } finally {
+      Figures.use(null);
+    }
+    assertThat(Figures.form()).isEqualTo(Form.POINT);
+    assertThat(Form.COMMA.sample()).isEqualTo("1.234,50");
+    assertThat(Figures.plain(new BigDecimal("12E2"))).isEqualTo("1200");
+  }
+
+  @Test
+  void money_adds_up_exactly_or_says_that_it_does_not_fit() {
+    Money ten = new Money(1000);
+    assertThat(ten.plus(new Money(-1)).minus(new Money(999))).isEqualTo(Money.ZERO);
+    assertThat(ten.negated().signum()).isEqualTo(-1);
+    assertThat(ten).isGreaterThan(Money.ZERO);
+    assertThatThrownBy(() -> new Money(Long.MAX_VALUE).plus(new Money(1)))
+        .isInstanceOf(ArithmeticException.class);
+    assertThatThrownBy(() -> new Money(Long.MIN_VALUE).minus(new Money(1)))
+        .isInstanceOf(ArithmeticException.class);
+    assertThatThrownBy(() -> new Money(Long.MIN_VALUE).negated())
+        .isInstanceOf(ArithmeticException.class);
+  }
 }

@@ -126,7 +126,7 @@ public record Plan(
       return new Event(spot, kind, item, quantity, value, target, contra, earlier, on, lot);
     }
 
-    private Event of(@Nullable Lot made) {
+    private Event of(Lot made) {
       return new Event(spot, kind, item, quantity, value, target, contra, of, on, made);
     }
   }
@@ -159,7 +159,7 @@ public record Plan(
       this(spot, item, place, quantity, null, null);
     }
 
-    private Move of(@Nullable Lot made) {
+    private Move of(Lot made) {
       return new Move(spot, item, place, quantity, of, made);
     }
   }
@@ -232,8 +232,11 @@ public record Plan(
   public Plan with(Map<Lot, Lot> made) {
     if (made.isEmpty()) return this;
     List<Event> withEvents =
-        events.stream().map(e -> e.of(made.getOrDefault(e.lot, e.lot))).toList();
-    List<Move> withMoves = moves.stream().map(m -> m.of(made.getOrDefault(m.lot, m.lot))).toList();
+        events.stream()
+            .map(e -> e.lot == null ? e : e.of(made.getOrDefault(e.lot, e.lot)))
+            .toList();
+    List<Move> withMoves =
+        moves.stream().map(m -> m.lot == null ? m : m.of(made.getOrDefault(m.lot, m.lot))).toList();
     return new Plan(withEvents, withMoves, lines, dues, settlements, awaits, fills, again);
   }
 }

@@ -221,4 +221,65 @@ class OpeningStockReaderTest {
         .extracting(f -> f.says())
         .containsExactly("4 of The hive are there on the first day already; these come on top.");
   }
+
+  @Test
+  void codes_and_names_have_room_and_no_more() {
+    String heads = "Code|Name|Quantity|Value";
+    assertThat(faults(sheet(heads, "x".repeat(41) + "|New|1|1")).get(0))
+        .isEqualTo("rows.0.c0: A code may be 40 letters long.");
+    assertThat(faults(sheet(heads, "x".repeat(40) + "|" + "y".repeat(121) + "|1|1")).get(0))
+        .isEqualTo("rows.0.c1: A name may be 120 letters long.");
+    assertThat(faults(sheet(heads, "x".repeat(40) + "|" + "y".repeat(120) + "|1|1"))).isEmpty();
+  }
+
+  @Test
+  void new_items_stand_with_their_group_and_price_and_are_told_apart_by_their_row() {
+    OpeningStock paper =
+        (OpeningStock)
+            read(sheet(
+                    "Code|Name|Group|Quantity|Value|Price",
+                    "N-1|One|Tools|1|1|2.50",
+                    "N-2|Two||0||"))
+                .paper()
+                .orElseThrow();
+    assertThat(paper.newcomers())
+        .extracting(n -> n.item().id() + " " + n.group() + " " + n.price())
+        .containsExactly("-1 Tools 2.50", "-2  null");
+    assertThat(read(sheet("Code|Quantity|Value", "HIVE|1|1")).paper().orElseThrow().newcomers())
+        .isEmpty();
+  }
+
+  @Test
+  void no_goods_have_no_value() {
+    String heads = "Code|Quantity|Unit cost|Value";
+    assertThat(faults(sheet(heads, "HIVE|0||5.00")).get(0))
+        .isEqualTo("rows.0.c3: A value of 5.00 without any goods; give the quantity or write 0.");
+    assertThat(faults(sheet(heads, "HIVE|0||0"))).isEmpty();
+    assertThat(faults(sheet(heads, "HIVE|0|3|"))).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "rows.0.c1, On hand",
+    "rows.0.c2, column 3",
+    "rows.0.c8, column 9",
+    "rows.0.unit_price, unit price",
+    "cut_over, cut over"
+  })
+  void a_fault_names_the_column_as_the_sheet_does(String cell, String words) {
+    Draft draft = with(sheet("Code|On hand| ", "HIVE|1|"), "headings", "Code\tOn hand\t ");
+    assertThat(OpeningStockReader.columnWords(draft, cell)).isEqualTo(words);
+  }
+
+  @Test
+  void a_number_has_its_places_and_is_not_below_zero() {
+    String heads = "Code|Quantity|Value";
+    assertThat(faults(sheet(heads, "HIVE|1.0000001|1")).get(0))
+        .isEqualTo("rows.0.c1: 1.0000001 has more than 6 digits after the point.");
+    assertThat(faults(sheet(heads, "HIVE|123456789012|1")).get(0))
+        .isEqualTo("rows.0.c1: 123456789012 is larger than this book can hold.");
+    assertThat(faults(sheet(heads, "HIVE|12345678901|1"))).isEmpty();
+    assertThat(faults(sheet(heads, "HIVE|1|-0.01")).get(0)).contains("is below zero");
+    assertThat(faults(sheet(heads, "HIVE|1.10|1"))).isEmpty();
+  }
 }

@@ -16,6 +16,7 @@ import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.SmallBook;
 import zinctally.core.papers.SmallBook.Written;
+import zinctally.core.papers.flow.Traded;
 import zinctally.core.papers.plan.Plan;
 
 class NumbersReaderTest {
@@ -135,5 +136,54 @@ class NumbersReaderTest {
                 went(HONEY, "3", "M-7")
                     .line("item", "HONEY", "quantity", "3", "price", "10", "numbers", "M-7")))
         .containsExactly("rows.1.numbers: Barn store has 2 of lot M-7; at Barn store.");
+  }
+
+  private Written cameBack(String quantity, String numbers) {
+    for (long id = 1; id <= 3; id++)
+      book.traded.add(
+          new Traded(
+              600 + id,
+              PaperKind.INVOICE,
+              40,
+              "INV-1",
+              LocalDate.of(2026, 11, 10),
+              0,
+              SmallBook.FENWICK.id(),
+              EXTRACTOR,
+              1_000_000,
+              0,
+              500,
+              1000,
+              null,
+              id,
+              Map.of(),
+              "",
+              null));
+    return Written.of(PaperKind.CUSTOMER_RETURN)
+        .line("paper", "INV-1", "quantity", quantity, "numbers", numbers);
+  }
+
+  @Test
+  void what_comes_back_went_with_that_paper_and_is_not_here() {
+    here(EXTRACTOR, 1, "EX-1", 0, null);
+    here(EXTRACTOR, 4, "EX-4", 0, null);
+    book.kept.add(
+        new Catalogue.Kept(
+            new Lot(2, EXTRACTOR.id(), "EX-2", null),
+            Map.of(1L, 1_000_000L),
+            1_000_000,
+            LocalDate.of(2026, 11, 1),
+            "at Barn store"));
+    assertThat(book.plan(cameBack("1", "EX-1")).events())
+        .singleElement()
+        .satisfies(e -> assertThat(e.target()).isEqualTo(new Plan.Earlier(601)));
+    assertThat(book.faults(cameBack("1", "EX-2")))
+        .containsExactly("rows.0.numbers: EX-2 is here already: at Barn store.");
+    assertThat(book.faults(cameBack("1", "EX-9")))
+        .containsExactly("rows.0.numbers: EX-9 has never been here.");
+    assertThat(book.faults(cameBack("1", "EX-4")))
+        .singleElement()
+        .asString()
+        .startsWith("rows.0.numbers: EX-4 ");
   }
 }

@@ -195,4 +195,50 @@ class StockReadersTest {
         .asString()
         .contains("no line yet");
   }
+
+  @Test
+  void numbered_goods_are_found_and_go_with_their_numbers() {
+    Plan found =
+        book.plan(
+            Written.of(PaperKind.ADJUSTMENT)
+                .line(
+                    "item",
+                    "EX",
+                    "quantity",
+                    "2",
+                    "reason",
+                    "Broken",
+                    "unit_cost",
+                    "10",
+                    "numbers",
+                    "EX-1, EX-2"));
+    assertThat(found.moves())
+        .extracting(m -> m.lot().code() + " " + m.quantity())
+        .containsExactly("EX-1 1", "EX-2 1");
+    book.kept.add(
+        new Catalogue.Kept(
+            new zinctally.core.goods.Lot(1, 3, "EX-1", null),
+            java.util.Map.of(1L, 1_000_000L),
+            901,
+            LocalDate.of(2026, 11, 1),
+            "at Barn store"));
+    Plan gone =
+        book.plan(
+            Written.of(PaperKind.ADJUSTMENT)
+                .line("item", "EX", "quantity", "-1", "reason", "Broken", "numbers", "EX-1"));
+    assertThat(gone.events())
+        .singleElement()
+        .satisfies(e -> assertThat(e.target()).isEqualTo(new Plan.Earlier(901)));
+    assertThat(gone.moves().get(0).quantity()).hasToString("-1");
+  }
+
+  @Test
+  void a_write_down_that_changes_nothing_is_noted_and_one_too_large_is_said() {
+    book.standings.put(HIVE.id(), new Catalogue.Standing(10_000_000, 120_000, 0));
+    assertThat(book.notes(brought("price", "200")))
+        .contains("The hive stays at 1,200.00, its cost.");
+    book.standings.put(HIVE.id(), new Catalogue.Standing(Long.MAX_VALUE, 120_000, 0));
+    assertThat(book.faults(brought("price", "999999999999")).get(0))
+        .contains("larger than any amount this book can hold");
+  }
 }
