@@ -5,3 +5,4 @@ import "./find.js";
 import "./keys.js";
 import "./filters.js";
 import "./grid.js";
+import "./refill.js";

@@ -1,5 +1,6 @@
 package zinctally.web.buy;
 
+import java.math.BigDecimal;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -15,7 +16,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Repetition;
-import zinctally.core.papers.read.Days;
 import zinctally.store.buy.RepeatStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
@@ -24,6 +24,7 @@ import zinctally.web.paper.TypedDraft;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.SetsUp;
+import zinctally.web.shell.Typed;
 
 /** Purchases that repeat: set from a posted bill or order, stopped by hand. */
 @Controller
@@ -84,46 +85,37 @@ class RepeatController {
       RedirectAttributes after) {
     PostedPaper paper = paper(of, who);
     Map<String, String> faults = new LinkedHashMap<>();
-    String title = typed.getOrDefault("title", "").strip();
-    if (title.isEmpty() || title.length() > 200)
-      faults.put("title", "What is it called? At most 200 letters.");
-    LocalDate start = day(typed, "start", true, faults);
-    LocalDate until = day(typed, "until", false, faults);
-    if (start != null && until != null && until.isBefore(start))
-      faults.put("until", "That is before the first day.");
-    if (start != null && start.isBefore(LocalDate.now(clock).minusYears(1)))
-      faults.put("start", "That is more than a year ago; is the year right?");
-    String times = typed.getOrDefault("times", "").strip();
-    if (!times.isEmpty() && !times.matches("[1-9]\\d{0,2}"))
-      faults.put("times", "How many times? A number from 1 to 999, or nothing.");
-    Repetition.Every every = Repetition.Every.MONTH;
-    try {
-      every = Repetition.Every.valueOf(typed.getOrDefault("every", ""));
-    } catch (IllegalArgumentException unknown) {
-      faults.put("every", "One of those offered.");
-    }
+    Typed cells = new Typed(typed, faults);
+    LocalDate today = LocalDate.now(clock);
+    String title = cells.needed("title", 200, "What is it called? At most 200 letters.");
+    Optional<LocalDate> start = cells.day("start", true, today);
+    Optional<LocalDate> until = cells.day("until", false, today);
+    if (start.isPresent() && until.filter(u -> u.isBefore(start.get())).isPresent())
+      cells.fault("until", "That is before the first day.");
+    if (start.filter(s -> s.isBefore(today.minusYears(1))).isPresent())
+      cells.fault("start", "That is more than a year ago; is the year right?");
+    Optional<BigDecimal> times =
+        cells.number(
+            "times",
+            3,
+            Typed.amount(3, 0).and(n -> n.signum() > 0),
+            "How many times? A number from 1 to 999, or nothing.");
+    Repetition.Every every = cells.choice(Repetition.Every.class, "every", Repetition.Every.MONTH);
     if (!faults.isEmpty()) return form(paper, typed, faults, model);
-    Integer count = times.isEmpty() ? null : Integer.valueOf(times);
     repeats.add(
         of,
         title,
         TypedDraft.asItStood(texts.read(of, paper.version(), paper.kind())),
-        new Repetition(every, start, until, count),
+        new Repetition(
+            every,
+            start.orElseThrow(),
+            until.orElse(null),
+            times.map(BigDecimal::intValueExact).orElse(null)),
         who.getName());
     after.addFlashAttribute(
-        "told", title + " repeats from " + start + " on; each time it waits as a draft on Day.");
+        "told",
+        title + " repeats from " + start.get() + " on; each time it waits as a draft on Day.");
     return "redirect:/buy/repeating";
-  }
-
-  private LocalDate day(
-      Map<String, String> typed, String field, boolean wanted, Map<String, String> faults) {
-    String value = typed.getOrDefault(field, "").strip();
-    if (value.isEmpty() && !wanted) return null;
-    LocalDate today = LocalDate.now(clock);
-    Optional<LocalDate> day = Days.read(value, today, today);
-    if (day.isEmpty())
-      faults.put(field, "\"" + value + "\" is not a date; write it as 2026-03-09.");
-    return day.orElse(null);
   }
 
   @GetMapping("/buy/repeating/{id:\\d+}")

@@ -213,32 +213,29 @@ class SupplierController {
   private String kept(Long id, Map<String, String> sent, Model model, Principal who) {
     Map<String, String> faults = new LinkedHashMap<>();
     Map<String, String> typed = id == null ? sent : Shown.merged(sent, fields(id), faults);
-    String name = Typed.text(typed, "name", 120, faults);
-    if (name.isEmpty()) faults.put("name", "What is it called? A name is enough.");
-    String terms = Typed.text(typed, "terms", 4, faults);
-    if (!terms.matches("\\d{1,3}"))
-      faults.put("terms", "Days from a bill's date until it is due: a number such as 30.");
-    long usual = Typed.id(typed, "account");
+    Typed cells = new Typed(typed, faults);
+    long usual = cells.id("account").orElse(0L);
     if (usual != 0
         && accounts.all().stream().noneMatch(a -> a.id() == usual && !a.role().control()))
-      faults.put("account", "An account that is no control account.");
+      cells.fault("account", "An account that is no control account.");
     SupplierStore.Card card =
         new SupplierStore.Card(
             id == null ? 0 : id,
-            name,
-            faults.containsKey("terms") ? 0 : Integer.parseInt(terms),
+            cells.needed("name", 120, "What is it called? A name is enough."),
+            cells.whole(
+                "terms", 3, "Days from a bill's date until it is due: a number such as 30."),
             usual,
-            Typed.id(typed, "tax"),
-            Typed.text(typed, "address", 500, faults),
-            Typed.text(typed, "email", 200, faults),
-            Typed.text(typed, "phone", 60, faults),
-            Typed.text(typed, "tax_number", 60, faults),
-            Typed.text(typed, "notes", 2000, faults),
-            !"off".equals(typed.get("state")));
+            cells.id("tax").orElse(0L),
+            cells.text("address", 500),
+            cells.text("email", 200),
+            cells.text("phone", 60),
+            cells.text("tax_number", 60),
+            cells.text("notes", 2000),
+            cells.isOn("state"));
     if (!faults.isEmpty()) return form(id, typed, faults, model);
     Optional<Long> kept = suppliers.save(card, who.getName());
     if (kept.isPresent()) return "redirect:/buy/supplier/" + kept.get();
-    faults.put("name", "There is a supplier called " + name + " already.");
+    faults.put("name", "There is a supplier called " + card.name() + " already.");
     return form(id, typed, faults, model);
   }
 }

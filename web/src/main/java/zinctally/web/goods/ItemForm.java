@@ -20,25 +20,21 @@ import zinctally.core.units.Units;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemCard;
 import zinctally.store.goods.ItemWriter;
+import zinctally.web.shell.Typed;
 
 /** What was typed about an item, and what is wrong with it. */
 final class ItemForm {
   private final Map<String, String> typed;
   private final Map<String, String> faults = new LinkedHashMap<>();
+  private final Typed cells;
 
   ItemForm(Map<String, String> typed) {
     this.typed = typed;
+    cells = new Typed(typed, faults);
   }
 
   Map<String, String> faults() {
     return faults;
-  }
-
-  private String text(String name, int longest) {
-    String value = typed.getOrDefault(name, "").strip();
-    if (value.length() > longest)
-      faults.put(name, longest + " letters fit; these are " + value.length() + ".");
-    return value;
   }
 
   /**
@@ -53,38 +49,36 @@ final class ItemForm {
       GroupStore.Tree groups,
       List<Account> accounts,
       List<ItemCard.Price> lists) {
-    String code = text("code", 40);
-    String name = text("name", 120);
-    if (code.isEmpty()) faults.put("code", "An item needs a code of its own.");
-    if (name.isEmpty()) faults.put("name", "What is it called?");
-    long group = number("group").orElse(groups.top().id());
+    String code = cells.needed("code", 40, "An item needs a code of its own.");
+    String name = cells.needed("name", 120, "What is it called?");
+    long group = cells.id("group").orElse(groups.top().id());
     if (groups.group(group) == null) group = groups.top().id();
     String named = typed.getOrDefault("group", "");
-    if (!named.isBlank() && number("group").isEmpty())
-      faults.put("group", "There is no group called " + named.strip() + ".");
-    ItemKind kind = choice(ItemKind.class, "kind", ItemKind.STOCKED);
+    if (!named.isBlank() && cells.id("group").isEmpty())
+      cells.fault("group", "There is no group called " + named.strip() + ".");
+    ItemKind kind = cells.choice(ItemKind.class, "kind", ItemKind.STOCKED);
     Method method =
         typed.getOrDefault("method", "").isEmpty()
             ? groups.method(group)
-            : choice(Method.class, "method", groups.method(group));
+            : cells.choice(Method.class, "method", groups.method(group));
     if (method == Method.LIFO)
-      faults.put("method", "Last in, first out is for comparison only; IAS 2 does not allow it.");
-    Tracking tracking = choice(Tracking.class, "tracking", Tracking.NONE);
+      cells.fault("method", "Last in, first out is for comparison only; IAS 2 does not allow it.");
+    Tracking tracking = cells.choice(Tracking.class, "tracking", Tracking.NONE);
     if (kind != ItemKind.STOCKED && tracking != Tracking.NONE)
-      faults.put("tracking", "Only what is kept in stock is told apart.");
+      cells.fault("tracking", "Only what is kept in stock is told apart.");
     if (tracking == Tracking.SERIAL && typed.getOrDefault("method", "").isEmpty())
       method = Method.SPECIFIC;
     if ((method == Method.SPECIFIC) != (tracking == Tracking.SERIAL))
-      faults.put(
+      cells.fault(
           "method",
           tracking == Tracking.SERIAL
               ? "What has serial numbers costs what it cost itself: by specific identification."
               : "Specific identification is for what is told apart by serial number.");
-    Unit base = choice(Unit.class, "unit", Unit.EACH);
+    Unit base = cells.choice(Unit.class, "unit", Unit.EACH);
     Units units = new Units(base, pack(base), packSize());
-    String gtin = text("gtin", 14);
+    String gtin = cells.text("gtin", 14);
     if (!gtin.isEmpty() && !Gtin.isRight(gtin))
-      faults.put(
+      cells.fault(
           "gtin",
           gtin.matches("\\d{8}|\\d{12,14}")
               ? "The last digit does not fit the others; it should be "
@@ -95,7 +89,7 @@ final class ItemForm {
     long sales = account("sales_account", accounts, "");
     long cost = account("cost_account", accounts, "");
     if (before.isPresent() && locked && tracking != before.get().tracking() && !empty)
-      faults.put(
+      cells.fault(
           "tracking",
           "This changes only while none is on hand: what is here has to be told apart, or not, from"
               + " the start.");
@@ -111,17 +105,17 @@ final class ItemForm {
         stock,
         sales,
         cost,
-        text("sale_wording", 200),
-        text("purchase_wording", 200),
-        text("supplier", 120),
-        text("supplier_code", 60),
+        cells.text("sale_wording", 200),
+        cells.text("purchase_wording", 200),
+        cells.text("supplier", 120),
+        cells.text("supplier_code", 60),
         gtin,
-        text("shelf", 40),
+        cells.text("shelf", 40),
         quantity("reorder_point", units),
         quantity("reorder_quantity", units),
         price("standard_cost").orElse(null),
-        text("notes", 2000),
-        !"off".equals(typed.get("state")),
+        cells.text("notes", 2000),
+        cells.isOn("state"),
         tracking,
         price("weight").orElse(null),
         prices(lists));
@@ -129,15 +123,15 @@ final class ItemForm {
 
   /** A group and a price list to be made together with the item. */
   ItemWriter.Along along(GroupStore.Tree groups, List<ItemCard.Price> lists) {
-    String group = text("new_group", 80);
+    String group = cells.text("new_group", 80);
     if (!group.isEmpty() && groups.named(group).isPresent())
-      faults.put("new_group", "There is a group called " + group + " already; choose it above.");
-    String list = text("new_list", 60);
+      cells.fault("new_group", "There is a group called " + group + " already; choose it above.");
+    String list = cells.text("new_list", 60);
     if (lists.stream().anyMatch(l -> l.listName().equalsIgnoreCase(list)))
-      faults.put("new_list", "There is a price list called " + list + " already.");
+      cells.fault("new_list", "There is a price list called " + list + " already.");
     Optional<BigDecimal> price = price("new_list_price");
     if (list.isEmpty() && price.isPresent())
-      faults.put("new_list", "What is the list called that this price stands in?");
+      cells.fault("new_list", "What is the list called that this price stands in?");
     return new ItemWriter.Along(group, list, price.orElse(null));
   }
 
@@ -150,47 +144,47 @@ final class ItemForm {
       long group,
       GroupStore.Tree groups) {
     String because = " stays: the item has movements, and their costs were worked out with it.";
-    if (kind != before.kind()) faults.put("kind", "The kind" + because);
-    if (method != before.method()) faults.put("method", "The costing method" + because);
-    if (base != before.units().base()) faults.put("unit", "The base unit" + because);
+    if (kind != before.kind()) cells.fault("kind", "The kind" + because);
+    if (method != before.method()) cells.fault("method", "The costing method" + because);
+    if (base != before.units().base()) cells.fault("unit", "The base unit" + because);
     long was =
         before.stockAccount() == 0 ? groups.stockAccount(before.group()) : before.stockAccount();
     long is = stock == 0 ? groups.stockAccount(group) : stock;
     if (was != is)
-      faults.put(
+      cells.fault(
           stock == before.stockAccount() ? "group" : "stock_account",
           "The stock account" + because);
   }
 
   private String pack(Unit base) {
-    String name = text("pack_name", 12);
+    String name = cells.text("pack_name", 12);
     if (!name.isEmpty() && !name.matches("\\p{L}[\\p{L}0-9]*"))
-      faults.put("pack_name", "Letters, such as cs or box.");
+      cells.fault("pack_name", "Letters, such as cs or box.");
     if (name.equalsIgnoreCase(base.sign()) || name.equalsIgnoreCase(String.valueOf(base.part())))
-      faults.put("pack_name", name + " is a unit already.");
+      cells.fault("pack_name", name + " is a unit already.");
     return name;
   }
 
   private Quantity packSize() {
-    String size = text("pack_size", 20);
-    if (text("pack_name", 12).isEmpty()) return new Quantity(Quantity.ONE);
+    String size = cells.text("pack_size", 20);
+    if (cells.text("pack_name", 12).isEmpty()) return new Quantity(Quantity.ONE);
     Optional<BigDecimal> read = Figures.read(size);
     if (read.isEmpty()
         || read.get().signum() <= 0
         || read.get().stripTrailingZeros().scale() > 6
         || read.get().precision() > 12) {
-      faults.put("pack_size", "How many base units are in a pack? A number above zero.");
+      cells.fault("pack_size", "How many base units are in a pack? A number above zero.");
       return new Quantity(Quantity.ONE);
     }
     return Quantity.of(read.get().stripTrailingZeros().setScale(6));
   }
 
   private Quantity quantity(String name, Units units) {
-    String value = text(name, 30);
+    String value = cells.text(name, 30);
     if (value.isEmpty()) return null;
     Optional<Units.Typed> read = units.read(value);
     if (read.isEmpty() || read.get().quantity().signum() < 0)
-      faults.put(name, "\"" + value + "\" is not a quantity of this item.");
+      cells.fault(name, "\"" + value + "\" is not a quantity of this item.");
     return read.map(Units.Typed::quantity).orElse(null);
   }
 
@@ -204,23 +198,19 @@ final class ItemForm {
   }
 
   private Optional<BigDecimal> price(String key) {
-    String value = text(key, 24);
-    if (value.isEmpty()) return Optional.empty();
-    Optional<BigDecimal> read = Figures.read(value);
-    if (read.isPresent()
-        && read.get().signum() >= 0
-        && read.get().stripTrailingZeros().scale() <= 6
-        && read.get().precision() <= 15) return read;
-    faults.put(key, "\"" + value + "\" is not a price; write it like 12.50.");
-    return Optional.empty();
+    return cells.number(
+        key,
+        24,
+        Typed.amount(15, 6).and(price -> price.precision() <= 15),
+        "\"" + typed.get(key) + "\" is not a price; write it like 12.50.");
   }
 
   private long account(String name, List<Account> accounts, String role) {
-    Optional<Long> id = number(name);
+    Optional<Long> id = cells.id(name);
     if (id.isEmpty() || id.get() == 0) return 0;
     Optional<Account> account = accounts.stream().filter(a -> a.id() == id.get()).findFirst();
     if (account.isEmpty() || role.isEmpty() == account.get().role().control()) {
-      faults.put(
+      cells.fault(
           name,
           role.isEmpty()
               ? "An account that is no control account."
@@ -228,20 +218,6 @@ final class ItemForm {
       return 0;
     }
     return account.get().id();
-  }
-
-  private Optional<Long> number(String name) {
-    String value = typed.getOrDefault(name, "");
-    return value.matches("\\d{1,18}") ? Optional.of(Long.valueOf(value)) : Optional.empty();
-  }
-
-  private <E extends Enum<E>> E choice(Class<E> type, String name, E otherwise) {
-    try {
-      return Enum.valueOf(type, typed.getOrDefault(name, otherwise.name()));
-    } catch (IllegalArgumentException unknown) {
-      faults.put(name, "One of those offered.");
-      return otherwise;
-    }
   }
 
   /** A card as it stands in the form's fields. */

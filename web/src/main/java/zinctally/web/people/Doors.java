@@ -12,6 +12,7 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.AuthenticationFailureHandler;
 import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
@@ -36,12 +37,22 @@ class Doors {
           + " frame-ancestors 'none'";
 
   @Bean
-  SecurityFilterChain filterChain(HttpSecurity http, SignInTries tries, Clock clock)
+  SecurityFilterChain filterChain(
+      HttpSecurity http,
+      SignInTries tries,
+      HalfIn halfIn,
+      AuthenticationSuccessHandler welcome,
+      Clock clock)
       throws Exception {
     return http.authorizeHttpRequests(
             ask ->
                 ask.requestMatchers(
-                        "/sign-in", "/first", NewPasswordController.PAGE, "/health", "/error")
+                        "/sign-in",
+                        CodeController.PAGE,
+                        "/first",
+                        NewPasswordController.PAGE,
+                        "/health",
+                        "/error")
                     .permitAll()
                     .requestMatchers(SameForAll.FILES)
                     .permitAll()
@@ -58,9 +69,10 @@ class Doors {
         .formLogin(
             form ->
                 form.loginPage(SignInDoor.PAGE)
-                    .successHandler(welcome(tries))
+                    .successHandler(halfIn.then(welcome))
                     .failureHandler(refused(tries)))
         .addFilterBefore(new SignInDoor(tries), UsernamePasswordAuthenticationFilter.class)
+        .addFilterAfter(new StepDemanded(), AuthorizationFilter.class)
         .addFilterBefore(new SessionLife(clock), SecurityContextHolderFilter.class)
         .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
         .requestCache(cache -> cache.requestCache(remembering()))
@@ -84,7 +96,8 @@ class Doors {
     };
   }
 
-  private static AuthenticationSuccessHandler welcome(SignInTries tries) {
+  @Bean
+  AuthenticationSuccessHandler welcome(SignInTries tries) {
     SavedRequestAwareAuthenticationSuccessHandler goesOn =
         new SavedRequestAwareAuthenticationSuccessHandler();
     goesOn.setRequestCache(remembering());

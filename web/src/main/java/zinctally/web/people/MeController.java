@@ -13,10 +13,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import zinctally.store.Refused;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
-import zinctally.store.people.SignInTries;
+import zinctally.store.people.SecondStep;
 import zinctally.web.shell.NewPassword;
 import zinctally.web.shell.Say;
 import zinctally.web.shell.SignedIn;
@@ -27,7 +26,8 @@ class MeController {
   private final PeopleStore people;
   private final PasswordEncoder hashing;
   private final Sessions sessions;
-  private final SignInTries tries;
+  private final PresentPassword present;
+  private final SecondStep second;
   private final Say say;
   private final Clock clock;
 
@@ -35,13 +35,15 @@ class MeController {
       PeopleStore people,
       PasswordEncoder hashing,
       Sessions sessions,
-      SignInTries tries,
+      PresentPassword present,
+      SecondStep second,
       Say say,
       Clock clock) {
     this.people = people;
     this.hashing = hashing;
     this.sessions = sessions;
-    this.tries = tries;
+    this.present = present;
+    this.second = second;
     this.say = say;
     this.clock = clock;
   }
@@ -56,6 +58,7 @@ class MeController {
         sessions.of(who.getName(), here(request)).stream()
             .map(s -> new Shown(moment(s.since()), moment(s.last()), s.here()))
             .toList());
+    model.addAttribute("second", second.isOn(who.getName()));
     return "people/me";
   }
 
@@ -67,7 +70,6 @@ class MeController {
     return request.getSession().getId();
   }
 
-  /** Whoever sits at a window left open must know the old password to set another. */
   @SignedIn
   @PostMapping("/me/password")
   String password(
@@ -77,13 +79,8 @@ class MeController {
       HttpServletRequest request,
       RedirectAttributes after) {
     Person person = people.find(who.getName()).orElseThrow();
-    if (!mayTry(person, request))
-      return wrong(after, "Too many wrong passwords; try again in a while.");
-    if (!hashing.matches(now, person.password())) {
-      tries.unknown(person.login(), request.getRemoteAddr());
-      return wrong(after, "That is not your present password.");
-    }
-    tries.known(person.login(), request.getRemoteAddr());
+    Optional<String> fault = present.fault(person, now, request);
+    if (fault.isPresent()) return wrong(after, fault.get());
     Optional<String> weak = NewPassword.fault(next, person.login(), person.name());
     if (weak.isPresent()) return wrong(after, "The new one: " + weak.get());
     people.password(person, hashing.encode(next), person.login());
@@ -91,15 +88,6 @@ class MeController {
     after.addFlashAttribute(
         "told", "Your password is changed; you are signed out everywhere else.");
     return "redirect:/me";
-  }
-
-  /** Not after many wrong ones, nor while others try so much that it cannot be counted. */
-  private boolean mayTry(Person person, HttpServletRequest request) {
-    try {
-      return tries.begin(person.login(), request.getRemoteAddr()).isZero();
-    } catch (Refused crowded) {
-      return false;
-    }
   }
 
   private static String wrong(RedirectAttributes after, String says) {

@@ -14,7 +14,7 @@ import zinctally.store.people.SignInTries;
 /** Lets a try to sign in pass, or says how long it has to wait. */
 final class SignInDoor extends OncePerRequestFilter {
   static final String PAGE = "/sign-in";
-  private static final Duration CROWDED = Duration.ofSeconds(5);
+  static final Duration CROWDED = Duration.ofSeconds(5);
   private final SignInTries tries;
 
   SignInDoor(SignInTries tries) {

@@ -49,6 +49,7 @@ import zinctally.web.shell.Typed;
 /** A customer's card: what is known of them, what is open with them, their papers, a statement. */
 @Controller
 class CustomerController {
+  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private final SetUp setUp;
   private final CustomerStore customers;
   private final OfferStore offers;
@@ -224,59 +225,45 @@ class CustomerController {
   private String kept(Long id, Map<String, String> sent, Model model, Principal who) {
     Map<String, String> faults = new LinkedHashMap<>();
     Map<String, String> typed = id == null ? sent : Shown.merged(sent, fields(id), faults);
-    String name = Typed.text(typed, "name", 120, faults);
-    if (name.isEmpty()) faults.put("name", "What are they called? A name is enough.");
-    String terms = Typed.text(typed, "terms", 4, faults);
-    if (!terms.matches("\\d{1,3}"))
-      faults.put("terms", "Days from an invoice's date until it is due: a number such as 30.");
+    Typed cells = new Typed(typed, faults);
+    Coin coin = books.book().coin();
     CustomerStore.Card card =
         new CustomerStore.Card(
             id == null ? 0 : id,
-            name,
-            faults.containsKey("terms") ? 0 : Integer.parseInt(terms),
-            Typed.id(typed, "list"),
-            discount(typed, faults),
-            limit(typed, faults),
-            Typed.id(typed, "tax"),
-            Typed.text(typed, "address", 500, faults),
-            Typed.text(typed, "places", 2000, faults),
-            Typed.text(typed, "email", 200, faults),
-            Typed.text(typed, "phone", 60, faults),
-            Typed.text(typed, "tax_number", 60, faults),
-            Typed.text(typed, "notes", 2000, faults),
+            cells.needed("name", 120, "What are they called? A name is enough."),
+            cells.whole(
+                "terms", 3, "Days from an invoice's date until it is due: a number such as 30."),
+            cells.id("list").orElse(0L),
+            cells
+                .number(
+                    "discount",
+                    12,
+                    Typed.amount(3, 4).and(percent -> percent.compareTo(HUNDRED) <= 0),
+                    "Percent off every price, between 0 and 100.")
+                .orElse(BigDecimal.ZERO),
+            cells
+                .number(
+                    "limit",
+                    20,
+                    Typed.amount(12, coin.digits()),
+                    "An amount such as 1500, or nothing for no limit.")
+                .map(coin::minor)
+                .orElse(null),
+            cells.id("tax").orElse(0L),
+            cells.text("address", 500),
+            cells.text("places", 2000),
+            cells.text("email", 200),
+            cells.text("phone", 60),
+            cells.text("tax_number", 60),
+            cells.text("notes", 2000),
             PaperWords.languages().containsKey(typed.get("language"))
                 ? typed.get("language")
                 : "en",
-            !"off".equals(typed.get("state")));
+            cells.isOn("state"));
     if (!faults.isEmpty()) return form(id, typed, faults, model);
     Optional<Long> kept = customers.save(card, who.getName());
     if (kept.isPresent()) return "redirect:/sell/customer/" + kept.get();
-    faults.put("name", "There is a customer called " + name + " already.");
+    faults.put("name", "There is a customer called " + card.name() + " already.");
     return form(id, typed, faults, model);
-  }
-
-  private static BigDecimal discount(Map<String, String> typed, Map<String, String> faults) {
-    String value = Typed.text(typed, "discount", 12, faults).replace("%", "").strip();
-    if (value.isEmpty()) return BigDecimal.ZERO;
-    Optional<BigDecimal> read = Figures.read(value);
-    if (read.isPresent()
-        && read.get().signum() >= 0
-        && read.get().compareTo(BigDecimal.valueOf(100)) <= 0
-        && read.get().scale() <= 4) return read.get();
-    faults.put("discount", "Percent off every price, between 0 and 100.");
-    return BigDecimal.ZERO;
-  }
-
-  private Long limit(Map<String, String> typed, Map<String, String> faults) {
-    String value = Typed.text(typed, "limit", 20, faults);
-    if (value.isEmpty()) return null;
-    Coin coin = books.book().coin();
-    Optional<BigDecimal> read = Figures.read(value);
-    if (read.isPresent()
-        && read.get().signum() >= 0
-        && read.get().scale() <= coin.digits()
-        && read.get().precision() - read.get().scale() <= 12) return coin.minor(read.get());
-    faults.put("limit", "An amount such as 1500, or nothing for no limit.");
-    return null;
   }
 }

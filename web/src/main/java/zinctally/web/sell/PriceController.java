@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -74,10 +73,6 @@ class PriceController {
       return "redirect:/sell/prices";
     }
     after.addFlashAttribute("wrong", wrong);
-    after.addFlashAttribute(
-        "typed",
-        new HashMap<>(
-            Map.of("item", item, "list", "" + list, "from", from, "least", least, "price", price)));
     return "redirect:/sell/prices";
   }
 

@@ -2,6 +2,8 @@ package zinctally.web.setup;
 
 import java.security.Principal;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,6 +17,7 @@ import zinctally.store.book.SetUp;
 import zinctally.store.people.PasswordLinks;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
+import zinctally.store.people.SecondStep;
 import zinctally.web.people.Sessions;
 import zinctally.web.shell.NewPassword;
 import zinctally.web.shell.NotThere;
@@ -28,6 +31,7 @@ class PeopleController {
   private final PasswordEncoder hashing;
   private final PasswordLinks links;
   private final Sessions sessions;
+  private final SecondStep second;
   private final Trail trail;
 
   PeopleController(
@@ -36,7 +40,9 @@ class PeopleController {
       PasswordEncoder hashing,
       PasswordLinks links,
       Sessions sessions,
+      SecondStep second,
       Trail trail) {
+    this.second = second;
     this.setUp = setUp;
     this.people = people;
     this.hashing = hashing;
@@ -51,6 +57,8 @@ class PeopleController {
     model.addAttribute("people", people.all());
     model.addAttribute("roles", Person.Role.values());
     model.addAttribute("forms", Form.values());
+    model.addAttribute("demanded", second.demanded());
+    model.addAttribute("on", second.whoseIsOn());
     return "setup/people";
   }
 
@@ -124,6 +132,36 @@ class PeopleController {
         + (person.active() ? "" : ", off")
         + (person.maySellShort() ? ", may sell short" : "")
         + (person.initials().isEmpty() ? "" : ", " + person.initials());
+  }
+
+  /** Of whom a code is demanded after the password; who has none sets it up at the next sign-in. */
+  @Owns
+  @PostMapping("/setup/people/second")
+  String demand(
+      @RequestParam(required = false) Set<Person.Role> role,
+      Principal who,
+      RedirectAttributes after) {
+    Set<Person.Role> before = second.demanded();
+    Set<Person.Role> roles = role == null ? Set.of() : new TreeSet<>(role);
+    second.demand(roles);
+    trail.leave(
+        who, "second step", 0, Optional.of(before.toString()), Optional.of(roles.toString()));
+    people.all().stream()
+        .filter(p -> roles.contains(p.role()) && !second.isOn(p.login()))
+        .filter(p -> !p.login().equals(who.getName()))
+        .forEach(p -> sessions.end(p.login()));
+    after.addFlashAttribute("told", "Kept.");
+    return "redirect:/setup/people";
+  }
+
+  /** For who has lost the device: the password alone lets in again. */
+  @Owns
+  @PostMapping("/setup/people/second/off")
+  String withoutDevice(@RequestParam long id, Principal who, RedirectAttributes after) {
+    Person person = people.find(id).orElseThrow(() -> new NotThere("person " + id));
+    second.end(person, who.getName());
+    after.addFlashAttribute("told", person.name() + " signs in with the password alone.");
+    return "redirect:/setup/people";
   }
 
   /** A link that the owner hands over, for who has forgotten a password. */

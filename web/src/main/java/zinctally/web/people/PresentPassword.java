@@ -1,0 +1,43 @@
+package zinctally.web.people;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Optional;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import zinctally.store.Refused;
+import zinctally.store.people.Person;
+import zinctally.store.people.SignInTries;
+
+/** Whoever sits at a window left open must know the password to change how one signs in. */
+@Component
+class PresentPassword {
+  private final PasswordEncoder hashing;
+  private final SignInTries tries;
+
+  PresentPassword(PasswordEncoder hashing, SignInTries tries) {
+    this.hashing = hashing;
+    this.tries = tries;
+  }
+
+  /** What is wrong with it; wrong ones make the next wait, as at the door. */
+  Optional<String> fault(Person person, String typed, HttpServletRequest request) {
+    String from = request.getRemoteAddr();
+    if (!mayTry(person, from))
+      return Optional.of("Too many wrong passwords; try again in a while.");
+    if (!hashing.matches(typed, person.password())) {
+      tries.unknown(person.login(), from);
+      return Optional.of("That is not your present password.");
+    }
+    tries.known(person.login(), from);
+    return Optional.empty();
+  }
+
+  /** Not after many wrong ones, nor while others try so much that it cannot be counted. */
+  private boolean mayTry(Person person, String from) {
+    try {
+      return tries.begin(person.login(), from).isZero();
+    } catch (Refused crowded) {
+      return false;
+    }
+  }
+}
