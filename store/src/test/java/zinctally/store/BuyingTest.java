@@ -14,6 +14,7 @@ import java.util.concurrent.Executors;
 import org.junit.jupiter.api.Test;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.book.BookStore;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.OrderListings;
@@ -318,8 +319,13 @@ class BuyingTest extends OneBookTest {
           .hasMessageContaining("somebody else approves it");
       book.get(Ordering.class).approve(order, "other");
       assertThat(approved(order)).isTrue();
+      book.get(BookStore.class).approver("BOOKKEEPER", 2000);
+      assertThat(approved(paperOf(order("2026-02-03", "FOUR", "3", "5.00")))).isTrue();
+      assertThat(approved(paperOf(order("2026-02-03", "FOUR", "4", "5.00"))))
+          .as("one that comes to as much as needs it")
+          .isFalse();
     } finally {
-      book.sql().sql("update book set approver = ''").update();
+      book.get(BookStore.class).approver("", 0);
       book.sql().sql("delete from app_user").update();
     }
   }

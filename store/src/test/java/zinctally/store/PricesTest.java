@@ -24,7 +24,7 @@ class PricesTest extends OneBookTest {
   @BeforeAll
   static void goods() {
     prices = book.get(PriceStore.class);
-    prices.makeList("Trade");
+    prices.makeList("Trade", "owner");
     retail = prices.lists().get(0).id();
     trade =
         prices.lists().stream()
@@ -64,12 +64,12 @@ class PricesTest extends OneBookTest {
 
   @Test
   void a_price_that_the_first_list_stands_in_with_holds_tax_as_the_first_list_does() {
-    prices.withTax(retail, true);
+    prices.withTax(retail, true, "owner");
     try {
       assertThat(step("JAR", trade, JULY, 1)).get().returns(true, PriceStore.Step::withTax);
       assertThat(step("JAR", trade, JULY, 24)).get().returns(false, PriceStore.Step::withTax);
     } finally {
-      prices.withTax(retail, false);
+      prices.withTax(retail, false, "owner");
     }
   }
 
@@ -125,5 +125,26 @@ class PricesTest extends OneBookTest {
         .isEqualTo(new BigDecimal("10.49"));
     assertThat(price("COST-B", 0, LocalDate.of(2026, 6, 29), 1)).isEmpty();
     assertThat(changes.preview(wanted).changed()).isEmpty();
+  }
+
+  @Test
+  void a_changed_price_leaves_what_it_was_in_the_audit_trail() {
+    book.item("LID", "FIFO");
+    long lid = item("LID");
+    for (String each : new String[] {"9.50", "9.90"})
+      prices.set(lid, retail, null, 0, new BigDecimal(each), "owner");
+    prices.set(lid, retail, null, 0, null, "owner");
+    List<String> left =
+        book.sql()
+            .sql(
+                "select concat(ifnull(before_text, 'none'), ' > ', after_text) from audit"
+                    + " where subject = 'item' and subject_id = ? and what = 'price' order by id")
+            .param(lid)
+            .query(String.class)
+            .list();
+    assertThat(left).hasSize(3);
+    assertThat(left.get(0)).startsWith("none > ").contains(": 9.50");
+    assertThat(left.get(1)).matches(".*: 9\\.500* > .*: 9\\.90");
+    assertThat(left.get(2)).matches(".*: 9\\.900* > taken away");
   }
 }

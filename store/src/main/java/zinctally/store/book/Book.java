@@ -13,6 +13,7 @@ import zinctally.core.number.Coin;
  * @param taxNumber of the business; empty for none
  * @param bank where customers pay to, as papers say it; empty for nothing
  * @param approver the role that approves purchase orders; empty when nobody needs to
+ * @param approveFrom minor units with tax; an order that comes to less stands without approval
  */
 public record Book(
     String name,
@@ -22,6 +23,7 @@ public record Book(
     boolean pricesIncludeTax,
     boolean shortStock,
     String approver,
+    long approveFrom,
     boolean taxOnSums,
     String address,
     String taxNumber,

@@ -48,6 +48,7 @@ public class BookStore {
                     row.getBoolean("prices_include_tax"),
                     row.getBoolean("short_stock"),
                     row.getString("approver"),
+                    row.getLong("approve_from"),
                     row.getBoolean("tax_on_sums"),
                     row.getString("address"),
                     row.getString("tax_number"),
@@ -127,8 +128,15 @@ public class BookStore {
         .update();
   }
 
-  /** The role that approves purchase orders; empty when nobody needs to. */
-  public void approver(String role) {
-    sql.sql("update book set approver = ? where id = 1").param(role).update();
+  /**
+   * Who approves purchase orders.
+   *
+   * @param role empty when nobody needs to
+   * @param from minor units with tax; an order that comes to less stands without approval
+   */
+  public void approver(String role, long from) {
+    sql.sql("update book set approver = ?, approve_from = ? where id = 1")
+        .params(role, from)
+        .update();
   }
 }

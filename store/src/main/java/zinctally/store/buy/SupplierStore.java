@@ -94,6 +94,7 @@ public class SupplierStore {
    */
   @Transactional
   public Optional<Long> save(Card card, String login) {
+    String before = card.id() == 0 ? null : card(card.id()).map(Card::toString).orElse(null);
     try {
       if (card.id() == 0)
         sql.sql("insert into party (kind, name) values ('SUPPLIER', ?)")
@@ -126,7 +127,8 @@ public class SupplierStore {
               card.active(),
               id)
           .update();
-      audit.write(login, "supplier", id, card.id() == 0 ? "made" : "changed", card.toString());
+      audit.write(
+          login, "supplier", id, card.id() == 0 ? "made" : "changed", before, card.toString());
       return Optional.of(id);
     } catch (DuplicateKeyException taken) {
       return Optional.empty();

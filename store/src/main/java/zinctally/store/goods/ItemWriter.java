@@ -13,9 +13,11 @@ import zinctally.store.Audit;
 public class ItemWriter {
   private final JdbcClient sql;
   private final GroupStore groups;
+  private final ItemStore items;
   private final Audit audit;
 
-  ItemWriter(JdbcClient sql, GroupStore groups, Audit audit) {
+  ItemWriter(JdbcClient sql, GroupStore groups, ItemStore items, Audit audit) {
+    this.items = items;
     this.sql = sql;
     this.groups = groups;
     this.audit = audit;
@@ -62,6 +64,7 @@ public class ItemWriter {
   @Transactional
   public long save(ItemCard card, Along along, String login) {
     long id = card.id();
+    String before = items.find(id).map(ItemCard::toString).orElse(null);
     long group = card.group();
     if (!along.group().isEmpty())
       group = groups.add(new GroupStore.Group(0, card.group(), along.group(), null, 0, 0, 0));
@@ -112,7 +115,7 @@ public class ItemWriter {
             .params(id, along.price(), along.list())
             .update();
     }
-    audit.write(login, "item", id, card.id() == 0 ? "made" : "changed", card.toString());
+    audit.write(login, "item", id, card.id() == 0 ? "made" : "changed", before, card.toString());
     return id;
   }
 

@@ -29,14 +29,15 @@ class Orders implements Follower {
   }
 
   /**
-   * A new order or its next version; it is approved at once when nobody needs to, or nobody else
-   * could.
+   * A new order or its next version; it is approved at once when nobody needs to, it comes to too
+   * little, or nobody else could.
    */
   @Override
   public void posted(Posted what) {
     Order order = (Order) what.paper();
     boolean ours = order.kind().isWith(Party.Kind.SUPPLIER);
-    boolean approved = !ours || mayApprove(what.login()) && !approver(what.login());
+    boolean small = ours && isSmall(order);
+    boolean approved = !ours || small || mayApprove(what.login()) && !approver(what.login());
     sql.sql(
             """
             insert into order_head (paper_id, expected, notes, approved_at, approved_by)
@@ -50,8 +51,15 @@ class Orders implements Follower {
             order.expected(),
             order.notes(),
             approved ? what.now() : null,
-            approved ? what.login() : null)
+            approved && !small ? what.login() : null)
         .update();
+  }
+
+  private boolean isSmall(Order order) {
+    return sql.sql("select ? < approve_from from book where id = 1")
+        .param(order.total())
+        .query(Boolean.class)
+        .single();
   }
 
   /** Whether nobody needs to, or this person has the role, or is the owner. */

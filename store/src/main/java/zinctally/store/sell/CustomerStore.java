@@ -119,6 +119,7 @@ public class CustomerStore {
    */
   @Transactional
   public Optional<Long> save(Card card, String login) {
+    String before = card.id() == 0 ? null : card(card.id()).map(Card::toString).orElse(null);
     try {
       if (card.id() == 0)
         sql.sql("insert into party (kind, name) values ('CUSTOMER', ?)")
@@ -150,7 +151,8 @@ public class CustomerStore {
                   card.active(),
                   id))
           .update();
-      audit.write(login, "customer", id, card.id() == 0 ? "made" : "changed", card.toString());
+      audit.write(
+          login, "customer", id, card.id() == 0 ? "made" : "changed", before, card.toString());
       return Optional.of(id);
     } catch (DuplicateKeyException taken) {
       return Optional.empty();

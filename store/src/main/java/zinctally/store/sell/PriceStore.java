@@ -37,8 +37,14 @@ public class PriceStore {
   public record PriceList(long id, String name, boolean withTax) {}
 
   /** Says which a list's prices are. */
-  public void withTax(long list, boolean withTax) {
-    sql.sql("update price_list set with_tax = ? where id = ?").params(withTax, list).update();
+  @Transactional
+  public void withTax(long list, boolean withTax, String login) {
+    int changed =
+        sql.sql("update price_list set with_tax = ? where id = ? and with_tax <> ?")
+            .params(withTax, list, withTax)
+            .update();
+    if (changed > 0)
+      audit.write(login, "price list", list, "with tax", "" + !withTax, "" + withTax);
   }
 
   /** All price lists, the book's first at the top. */
@@ -140,6 +146,13 @@ public class PriceStore {
   public void set(
       long item, long list, LocalDate from, long atLeast, BigDecimal each, String login) {
     LocalDate day = from == null ? LocalDate.of(1000, 1, 1) : from;
+    Optional<BigDecimal> before =
+        sql.sql(
+                "select price from item_price where item_id = ? and list_id = ? and from_date = ?"
+                    + " and min_quantity = ? for update")
+            .params(item, list, day, atLeast)
+            .query(BigDecimal.class)
+            .optional();
     if (each == null)
       sql.sql(
               "delete from item_price where item_id = ? and list_id = ? and from_date = ?"
@@ -152,12 +165,21 @@ public class PriceStore {
                   + " values (?, ?, ?, ?, ?) on duplicate key update price = values(price)")
           .params(item, list, each, day, atLeast)
           .update();
-    audit.write(login, "item", item, "price", list + " from " + day + ", " + atLeast + ": " + each);
+    String where = list + " from " + day + ", " + atLeast + ": ";
+    audit.write(
+        login,
+        "item",
+        item,
+        "price",
+        before.map(price -> where + price).orElse(null),
+        each == null ? "taken away" : where + each);
   }
 
   /** Makes a price list; does nothing when there is one of that name. */
-  public void makeList(String name) {
-    sql.sql("insert ignore into price_list (name) values (?)").param(name).update();
+  @Transactional
+  public void makeList(String name, String login) {
+    int made = sql.sql("insert ignore into price_list (name) values (?)").param(name).update();
+    if (made > 0) audit.write(login, "price list", 0, "made", name);
   }
 
   /**

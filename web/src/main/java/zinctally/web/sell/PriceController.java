@@ -104,11 +104,11 @@ class PriceController {
 
   @SetsUp
   @PostMapping("/sell/prices/list")
-  String makeList(@RequestParam String name, RedirectAttributes after) {
+  String makeList(@RequestParam String name, Principal who, RedirectAttributes after) {
     if (name.isBlank() || name.length() > 60)
       after.addFlashAttribute("wrong", "A price list has a name of at most 60 letters.");
     else {
-      prices.makeList(name.strip());
+      prices.makeList(name.strip(), who.getName());
       after.addFlashAttribute("told", name.strip() + " is made; set its prices or change many.");
     }
     return "redirect:/sell/prices";
@@ -117,8 +117,12 @@ class PriceController {
   /** Says whether a list's prices hold their tax. */
   @SetsUp
   @PostMapping("/sell/prices/list/tax")
-  String withTax(@RequestParam long list, @RequestParam boolean withTax, RedirectAttributes after) {
-    prices.withTax(list, withTax);
+  String withTax(
+      @RequestParam long list,
+      @RequestParam boolean withTax,
+      Principal who,
+      RedirectAttributes after) {
+    prices.withTax(list, withTax, who.getName());
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/sell/prices";
   }

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Coin;
+import zinctally.core.number.Figures;
 import zinctally.core.number.Form;
 import zinctally.core.papers.read.Days;
 import zinctally.store.book.Book;
@@ -22,6 +23,7 @@ import zinctally.store.sell.TaxStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.shell.May;
 import zinctally.web.shell.SetsUp;
+import zinctally.web.shell.Typed;
 
 /** The book itself: name, currency, cut-over date. A refusal changes nothing and says why. */
 @Controller
@@ -71,6 +73,7 @@ class BookController {
       @RequestParam(defaultValue = "false") boolean pricesIncludeTax,
       @RequestParam(required = false) Boolean shortStock,
       @RequestParam(required = false) String approver,
+      @RequestParam(required = false) String approveFrom,
       @RequestParam(defaultValue = "false") boolean taxOnSums,
       @RequestParam(defaultValue = "") String usualTax,
       @RequestParam(defaultValue = "POINT") String figures,
@@ -91,6 +94,7 @@ class BookController {
                 pricesIncludeTax,
                 shortStock,
                 approver,
+                approveFrom,
                 taxOnSums,
                 Form.of(figures),
                 () -> {
@@ -108,6 +112,7 @@ class BookController {
       boolean pricesIncludeTax,
       Boolean shortStock,
       String approver,
+      String approveFrom,
       boolean taxOnSums,
       Form figures,
       Runnable more,
@@ -116,7 +121,16 @@ class BookController {
     Book now = books.book();
     boolean goesShort = shortStock == null ? now.shortStock() : shortStock;
     String approves = approver == null ? now.approver() : approver;
-    boolean asItWas = goesShort == now.shortStock() && approves.equals(now.approver());
+    Optional<Long> from = from(approveFrom, now);
+    if (from.isEmpty())
+      return Answer.wrong(
+          after,
+          "",
+          "\"" + approveFrom + "\" is no amount; write it like 250, or 0 for every order.");
+    boolean asItWas =
+        goesShort == now.shortStock()
+            && approves.equals(now.approver())
+            && from.get() == now.approveFrom();
     if (!asItWas && !May.own(who))
       return Answer.wrong(
           after,
@@ -141,7 +155,8 @@ class BookController {
       books.taxOnSums(taxOnSums);
       books.figures(figures);
       more.run();
-      if (List.of("", "OWNER", "BOOKKEEPER").contains(approves)) books.approver(approves);
+      if (List.of("", "OWNER", "BOOKKEEPER").contains(approves))
+        books.approver(approves, from.get());
     } catch (IllegalArgumentException unknown) {
       return Answer.wrong(
           after,
@@ -151,5 +166,12 @@ class BookController {
     trail.leave(who, "book", 1, Optional.of(now), books.find());
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/setup";
+  }
+
+  /** From what amount orders are approved, minor units; empty when that cannot be read. */
+  private static Optional<Long> from(String typed, Book now) {
+    if (typed == null) return Optional.of(now.approveFrom());
+    if (typed.isBlank()) return Optional.of(0L);
+    return Figures.read(typed).filter(Typed.amount(12, now.coin().digits())).map(now.coin()::minor);
   }
 }
