@@ -13,17 +13,17 @@ import zinctally.core.cost.Position;
 import zinctally.core.cost.Spot;
 import zinctally.core.goods.Item;
 import zinctally.core.proof.Proof;
-import zinctally.store.cost.PoolStore;
+import zinctally.store.cost.PoolWriter;
 
 /** Writes what has been worked out; always inside one posting's transaction. */
 @Component
 class PaperWriter {
   private final JdbcTemplate jdbc;
 
-  private final PoolStore pools;
+  private final PoolWriter pools;
   private final MoveWriter moves;
 
-  PaperWriter(JdbcTemplate jdbc, PoolStore pools, MoveWriter moves) {
+  PaperWriter(JdbcTemplate jdbc, PoolWriter pools, MoveWriter moves) {
     this.jdbc = jdbc;
     this.pools = pools;
     this.moves = moves;

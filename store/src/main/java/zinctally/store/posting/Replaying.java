@@ -15,6 +15,7 @@ import zinctally.core.goods.Item;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolHead;
 import zinctally.store.cost.PoolStore;
+import zinctally.store.cost.PoolWriter;
 
 /** Replays the pool of an item with what a paper adds to it and takes out of it. */
 @Component
@@ -37,12 +38,12 @@ class Replaying {
     private long item;
 
     Worked.PoolAfter kept() {
-      List<PoolStore.Kept> checkpoints = new ArrayList<>();
+      List<PoolWriter.Kept> checkpoints = new ArrayList<>();
       recost
           .checkpoints()
-          .forEach((at, state) -> checkpoints.add(new PoolStore.Kept(item, at, state, 0)));
+          .forEach((at, state) -> checkpoints.add(new PoolWriter.Kept(item, at, state, 0)));
       return new Worked.PoolAfter(
-          new PoolStore.Kept(item, last, recost.end(), since),
+          new PoolWriter.Kept(item, last, recost.end(), since),
           wasShort,
           replayed,
           from,

@@ -6,7 +6,7 @@ import java.util.Set;
 import zinctally.core.cost.Position;
 import zinctally.core.number.Money;
 import zinctally.core.proof.Proof;
-import zinctally.store.cost.PoolStore;
+import zinctally.store.cost.PoolWriter;
 
 /**
  * A proof's work together with what must be kept of the pools.
@@ -48,9 +48,9 @@ record Worked(
    * @param replayedFrom where a replay began; null when it began before the first event
    */
   record PoolAfter(
-      PoolStore.Kept head,
+      PoolWriter.Kept head,
       boolean wasShort,
       boolean replayed,
       Position replayedFrom,
-      List<PoolStore.Kept> checkpoints) {}
+      List<PoolWriter.Kept> checkpoints) {}
 }
