@@ -16,7 +16,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestMethod;
 
 class RightsTest {
-  private static final List<String> BEFORE_SIGN_IN = List.of("/first", "/new-password");
+  private static final List<String> BEFORE_SIGN_IN =
+      List.of("/first", "/new-password", "/sign-in/code");
 
   @Test
   void every_method_that_changes_something_says_who_may() {
