@@ -4,8 +4,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.FlashMap;
@@ -22,6 +22,8 @@ import org.springframework.web.servlet.support.RequestContextUtils;
 @Component
 class StillTyped implements HandlerInterceptor, WebMvcConfigurer {
   private static final int LONGEST = 4000;
+  private static final Set<String> SECRET = Set.of("_csrf", "password");
+  private static final String ONES_OWN = "/me"; // where passwords go by other names
 
   @Override
   public void addInterceptors(InterceptorRegistry interceptors) {
@@ -35,25 +37,18 @@ class StillTyped implements HandlerInterceptor, WebMvcConfigurer {
       Object handler,
       @Nullable ModelAndView page) {
     FlashMap next = RequestContextUtils.getOutputFlashMap(request);
-    if (next == null || !next.containsKey("wrong")) return;
+    if (next == null || !next.containsKey("wrong") || request.getRequestURI().startsWith(ONES_OWN))
+      return;
     Map<String, List<String>> typed = new LinkedHashMap<>();
     request
         .getParameterMap()
         .forEach(
             (name, values) -> {
-              if (!secret(name)) typed.put(name, List.of(values));
+              if (!SECRET.contains(name)) typed.put(name, List.of(values));
             });
     int letters = typed.values().stream().flatMap(List::stream).mapToInt(String::length).sum();
     if (letters > LONGEST) return;
     next.put("refillIn", request.getRequestURI());
     next.put("refill", typed);
-  }
-
-  private static boolean secret(String name) {
-    String low = name.toLowerCase(Locale.ROOT);
-    return low.equals("_csrf")
-        || low.contains("password")
-        || low.equals("now")
-        || low.equals("next");
   }
 }
