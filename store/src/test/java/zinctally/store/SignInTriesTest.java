@@ -103,4 +103,19 @@ class SignInTriesTest {
                 .single())
         .isEqualTo("zoe failed to sign in from 10.0.0.3");
   }
+
+  @Test
+  void a_right_password_before_a_code_leaves_the_name_counted_and_the_address_not() {
+    for (int i = 0; i < 5; i++) {
+      assertThat(tries.begin("gwen", "192.0.2.77")).isZero();
+      tries.half("192.0.2.77");
+    }
+    assertThat(tries.begin("gwen", "192.0.2.77")).isPositive();
+    assertThat(
+            book.sql()
+                .sql("select failures from sign_in_try where what = 'address 192.0.2.77'")
+                .query(Integer.class)
+                .single())
+        .isZero();
+  }
 }

@@ -127,4 +127,23 @@ class SecondStepTest extends OwnBookTest {
                 .single())
         .isEqualTo(1);
   }
+
+  @Test
+  void who_knows_the_password_cannot_guess_codes_for_ever() throws Exception {
+    Page window = desk.signedIn(someone("gwen"), WORD);
+    window.navigate(desk.address + "/me/second");
+    setUp(window);
+    window.context().close();
+    Page thief = desk.window();
+    for (int tries = 0; tries < 6 && !thief.url().contains("wait"); tries++) {
+      password(thief, "gwen");
+      thief.waitForSelector("#code, .wrong");
+      if (thief.url().contains("/sign-in/code")) {
+        code(thief, "123456");
+        thief.waitForSelector(".wrong");
+      }
+    }
+    assertThat(thief.textContent(".wrong")).startsWith("Too many wrong");
+    thief.context().close();
+  }
 }

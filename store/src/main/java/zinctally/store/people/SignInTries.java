@@ -106,15 +106,27 @@ public class SignInTries {
         });
   }
 
+  /**
+   * The password was right and a code is asked for after it. The address is no guesser; the name
+   * stays counted until the code is right, or who knows the password could guess codes for ever.
+   */
+  public void half(String address) {
+    retrying.run(() -> believed(address));
+  }
+
   /** It was the password of somebody who is in already. */
   public void known(String name, String address) {
     retrying.run(() -> forgotten(name, address));
   }
 
-  private int forgotten(String name, String address) {
-    sql.sql("update sign_in_try set failures = greatest(0, failures - 1) where what = ?")
+  private int believed(String address) {
+    return sql.sql("update sign_in_try set failures = greatest(0, failures - 1) where what = ?")
         .param(address(address))
         .update();
+  }
+
+  private int forgotten(String name, String address) {
+    believed(address);
     sql.sql("delete from sign_in_try where what = ?").param(name(name)).update();
     return 0;
   }

@@ -11,7 +11,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import zinctally.store.Refused;
 import zinctally.store.people.SecondStep;
 import zinctally.store.people.SignInTries;
 
@@ -48,7 +47,7 @@ class CodeController {
       response.sendRedirect(request.getContextPath() + SignInDoor.PAGE + "?late");
       return;
     }
-    Duration wait = begin(login.get(), request);
+    Duration wait = SignInDoor.wait(tries, login.get(), request);
     if (!wait.isZero()) {
       response.sendRedirect(request.getContextPath() + PAGE + "?wait=" + (wait.toSeconds() + 1));
     } else if (second.take(login.get(), code)) {
@@ -56,14 +55,6 @@ class CodeController {
     } else {
       tries.wrong(login.get(), request.getRemoteAddr());
       response.sendRedirect(request.getContextPath() + PAGE + "?wrong");
-    }
-  }
-
-  private Duration begin(String login, HttpServletRequest request) {
-    try {
-      return tries.begin(login, request.getRemoteAddr());
-    } catch (Refused crowded) {
-      return SignInDoor.CROWDED;
     }
   }
 }

@@ -1,5 +1,6 @@
 package zinctally.web.people;
 
+import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
@@ -55,7 +56,7 @@ class HalfIn {
 
   private void wait(HttpServletRequest request, HttpServletResponse response, Authentication who)
       throws IOException {
-    tries.known(who.getName(), request.getRemoteAddr());
+    tries.half(request.getRemoteAddr());
     SecurityContextHolder.clearContext();
     contexts.saveContext(SecurityContextHolder.createEmptyContext(), request, response);
     HttpSession session = request.getSession();
@@ -69,11 +70,9 @@ class HalfIn {
       HttpServletResponse response,
       Authentication who,
       AuthenticationSuccessHandler in)
-      throws IOException, jakarta.servlet.ServletException {
-    boolean demanded =
-        second.demanded().stream().anyMatch(role -> hasRole(who, role))
-            && !second.isOn(who.getName());
-    if (demanded) request.getSession().setAttribute(DEMANDED, true);
+      throws IOException, ServletException {
+    if (second.demanded().stream().anyMatch(role -> hasRole(who, role)))
+      request.getSession().setAttribute(DEMANDED, true);
     in.onAuthenticationSuccess(request, response, who);
   }
 

@@ -4,7 +4,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
-import zinctally.store.Refused;
 import zinctally.store.people.Person;
 import zinctally.store.people.SignInTries;
 
@@ -22,7 +21,7 @@ class PresentPassword {
   /** What is wrong with it; wrong ones make the next wait, as at the door. */
   Optional<String> fault(Person person, String typed, HttpServletRequest request) {
     String from = request.getRemoteAddr();
-    if (!mayTry(person, from))
+    if (!SignInDoor.wait(tries, person.login(), request).isZero())
       return Optional.of("Too many wrong passwords; try again in a while.");
     if (!hashing.matches(typed, person.password())) {
       tries.unknown(person.login(), from);
@@ -30,14 +29,5 @@ class PresentPassword {
     }
     tries.known(person.login(), from);
     return Optional.empty();
-  }
-
-  /** Not after many wrong ones, nor while others try so much that it cannot be counted. */
-  private boolean mayTry(Person person, String from) {
-    try {
-      return tries.begin(person.login(), from).isZero();
-    } catch (Refused crowded) {
-      return false;
-    }
   }
 }

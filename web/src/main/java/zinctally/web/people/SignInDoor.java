@@ -14,7 +14,7 @@ import zinctally.store.people.SignInTries;
 /** Lets a try to sign in pass, or says how long it has to wait. */
 final class SignInDoor extends OncePerRequestFilter {
   static final String PAGE = "/sign-in";
-  static final Duration CROWDED = Duration.ofSeconds(5);
+  private static final Duration CROWDED = Duration.ofSeconds(5);
   private final SignInTries tries;
 
   SignInDoor(SignInTries tries) {
@@ -30,14 +30,15 @@ final class SignInDoor extends OncePerRequestFilter {
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    Duration wait = wait(request);
+    Duration wait = wait(tries, name(request), request);
     if (wait.isZero()) chain.doFilter(request, response);
     else response.sendRedirect(request.getContextPath() + PAGE + "?wait=" + (wait.toSeconds() + 1));
   }
 
-  private Duration wait(HttpServletRequest request) {
+  /** How long a try has to wait; a while also when so many try that it cannot be counted. */
+  static Duration wait(SignInTries tries, String login, HttpServletRequest request) {
     try {
-      return tries.begin(name(request), request.getRemoteAddr());
+      return tries.begin(login, request.getRemoteAddr());
     } catch (Refused crowded) {
       return CROWDED;
     }
