@@ -24,6 +24,9 @@ listens() { # how it is reached: certificate and proxy, as arguments in LISTENS
   if [ -n "${ZINC_PROXY:-}" ]; then
     LISTENS+=(--server.forward-headers-strategy=native "--server.tomcat.remoteip.internal-proxies=${ZINC_PROXY//./\\.}")
   fi
+  if [ -n "${ZINC_BACKUP:-}" ]; then
+    mkdir -p "$ZINC_BACKUP" 2>/dev/null && [ -w "$ZINC_BACKUP" ] || fail "cannot write in $ZINC_BACKUP, where backups should go"
+  fi
   on_loopback || [ "$SCHEME" = https ] || [ -n "${ZINC_PROXY:-}" ] || fail "without TLS everybody on the way could read the passwords: set ZINC_TLS_CERT and ZINC_TLS_KEY, or ZINC_TLS=self for a try, or ZINC_PROXY to the address of a proxy that has TLS"
 }
 
@@ -65,8 +68,8 @@ serve() { # own|demo
 }
 
 by_night() { # book: backups by themselves, when a folder is set for them
+  stop_one nightly # of a program that ended by itself
   [ -n "${ZINC_BACKUP:-}" ] && [ "$1" = own ] || return 0
-  mkdir -p "$ZINC_BACKUP" 2>/dev/null && [ -w "$ZINC_BACKUP" ] || fail "cannot write in $ZINC_BACKUP, where backups should go"
   setsid "$ROOT/zinc-tally" nightly "$(readlink -f "$ZINC_BACKUP")" "$1" </dev/null >> "$HOME_DIR/log/backup.log" 2>&1 &
   echo $! > "$HOME_DIR/run/nightly.pid"
   say "A backup is made into $ZINC_BACKUP once a day."
