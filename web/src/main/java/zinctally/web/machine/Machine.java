@@ -55,7 +55,7 @@ public class Machine {
   /** What is wrong with backups, as a sentence without its full stop; nothing for the demo. */
   public Optional<String> worry() {
     if (demo) return Optional.empty();
-    Optional<LocalDateTime> newest = store.newest().map(MachineStore.Backup::madeAt);
+    Optional<LocalDateTime> newest = store.newestBackup();
     if (newest.isEmpty()) return Optional.of("No backup of this book has been made yet");
     if (newest.get().plusDays(WORRIES_AFTER).isAfter(LocalDateTime.now(clock)))
       return Optional.empty();

@@ -75,7 +75,7 @@ class SignInController {
   @GetMapping("/first")
   String first(Model model, HttpServletRequest request) {
     if (!people.nobody()) return "redirect:/";
-    if (fromElsewhere(request)) return "people/first-elsewhere";
+    if (fromElsewhere(request)) return "people/first";
     String year = LocalDate.now(clock).withDayOfYear(1).toString();
     model.addAttribute("first", new First("", "EUR", year, "", "", ""));
     model.addAttribute("faults", Map.of());
@@ -85,7 +85,7 @@ class SignInController {
   @PostMapping("/first")
   String begin(@ModelAttribute First first, Model model, HttpServletRequest request) {
     if (!people.nobody()) return "redirect:/";
-    if (fromElsewhere(request)) return "people/first-elsewhere";
+    if (fromElsewhere(request)) return "people/first";
     Map<String, String> faults = new LinkedHashMap<>();
     if (first.book().isBlank()) faults.put("book", "What is the business called?");
     if (first.name().isBlank()) faults.put("name", "Your name, as it should stand beside papers.");

@@ -25,10 +25,6 @@ public final class Typed {
     faults.put(field, says);
   }
 
-  public boolean isSound(String field) {
-    return !faults.containsKey(field);
-  }
-
   /** A cell without blanks at its ends; says so when it is too long. */
   public String text(String field, int longest) {
     String value = cells.getOrDefault(field, "").strip();
