@@ -33,6 +33,7 @@ import zinctally.core.number.Quantity;
 @Warmup(iterations = 3, time = 1)
 @Measurement(iterations = 5, time = 1)
 @Fork(1)
+@SuppressWarnings("NullAway.Init") // JMH fills the fields
 public class PoolBench {
   private static final int EVENTS = 10_000;
 

@@ -6,6 +6,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -65,7 +66,7 @@ class DemoOpening {
   }
 
   private void people() {
-    String hash = hashing.encode("wickmere");
+    String hash = Objects.requireNonNull(hashing.encode("wickmere"));
     people.add("owner", "Ida Wickmere", hash, Person.Role.OWNER);
     people.add("bookkeeper", "Maren Holt", hash, Person.Role.BOOKKEEPER);
     people.add("counter", "Tobin Ash", hash, Person.Role.COUNTER);

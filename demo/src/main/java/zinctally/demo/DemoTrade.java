@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.PriorityQueue;
 import java.util.Random;
 import java.util.function.Consumer;
@@ -127,7 +128,7 @@ class DemoTrade {
     List<Wanted> sorted = new ArrayList<>(goods.keySet());
     sorted.sort(Comparator.comparing(Wanted::item));
     for (Wanted g : sorted)
-      if (here(g.item) >= goods.get(g))
+      if (here(g.item) >= Objects.requireNonNull(goods.get(g)))
         gone.add(Map.of("of", order, "item", g.item, "quantity", String.valueOf(goods.get(g))));
     if (gone.isEmpty()) {
       on(day.plusDays(7), at -> go(order, customer, at, goods));
@@ -265,7 +266,8 @@ class DemoTrade {
                         g.price))
             .toList();
     Draft draft = new Draft(PaperKind.COUNTER_SALE, fields, rows);
-    long rest = proving.prove(draft, 0, DemoPapers.LOGIN).reading().toPay().rest();
+    long rest =
+        Objects.requireNonNull(proving.prove(draft, 0, DemoPapers.LOGIN).reading().toPay()).rest();
     if (rest > 0) pay(fields, rest);
     String sold = papers.post(PaperKind.COUNTER_SALE, fields, rows);
     if (!fields.containsKey("customer") && !fields.containsKey("credit")) {

@@ -2,6 +2,7 @@ package zinctally.store;
 
 import java.time.Clock;
 import java.time.LocalDateTime;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -29,11 +30,13 @@ public class Audit {
    * @param before what it was, in words; null when that is not kept
    */
   public void write(
-      String login, String subject, long id, String what, String before, String after) {
+      String login, String subject, long id, String what, @Nullable String before, String after) {
     sql.sql(
             "insert into audit (at, login, subject, subject_id, what, before_text, after_text)"
                 + " values (?, ?, ?, ?, ?, ?, ?)")
-        .params(LocalDateTime.now(clock), login, subject, id, what, before, after)
+        .params(LocalDateTime.now(clock), login, subject, id, what)
+        .param(before)
+        .param(after)
         .update();
   }
 }

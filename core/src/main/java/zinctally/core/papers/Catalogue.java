@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
 import zinctally.core.ledger.Account;
@@ -125,7 +126,8 @@ public interface Catalogue {
    * @param since the day on which some of it first came
    * @param whereabouts where it is, or with which paper it went, in words
    */
-  record Kept(Lot lot, Map<Long, Long> at, long arrival, LocalDate since, String whereabouts) {
+  record Kept(
+      Lot lot, Map<Long, Long> at, long arrival, @Nullable LocalDate since, String whereabouts) {
     public long onHand() {
       return at.values().stream().mapToLong(Long::longValue).sum();
     }

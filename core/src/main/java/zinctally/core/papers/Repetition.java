@@ -2,6 +2,7 @@ package zinctally.core.papers;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The days on which a paper is begun again.
@@ -11,7 +12,8 @@ import java.util.Optional;
  * @param until the last day it may be; null for no end
  * @param times how many days there are; null for no end
  */
-public record Repetition(Every every, LocalDate start, LocalDate until, Integer times) {
+public record Repetition(
+    Every every, LocalDate start, @Nullable LocalDate until, @Nullable Integer times) {
   /** How far apart. */
   public enum Every {
     WEEK("every week"),

@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -39,7 +40,7 @@ final class CostLookup {
               .filter(one -> !present.containsKey(one))
               .distinct()
               .toList());
-    return present.get(item);
+    return Objects.requireNonNull(present.get(item));
   }
 
   private void load(List<Long> items) {

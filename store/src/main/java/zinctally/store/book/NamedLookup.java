@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
@@ -58,7 +59,7 @@ final class NamedLookup {
   }
 
   /** The rate of a row with the columns rate, code, name and percent; null for none. */
-  static TaxRate rate(ResultSet row) throws SQLException {
+  static @Nullable TaxRate rate(ResultSet row) throws SQLException {
     return row.getLong("rate") == 0
         ? null
         : new TaxRate(

@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.papers.Catalogue;
 import zinctally.store.sql.Waiting;
@@ -19,7 +20,7 @@ final class PromiseLookup {
   private final Map<List<Long>, Catalogue.Promised> promises = new HashMap<>();
 
   /** Items of which anything is promised; null while nobody has asked. */
-  private Set<Long> promisedItems;
+  private @Nullable Set<Long> promisedItems;
 
   PromiseLookup(JdbcClient sql, long amends) {
     this.sql = sql;

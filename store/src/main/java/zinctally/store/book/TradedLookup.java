@@ -9,8 +9,10 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
@@ -99,7 +101,7 @@ final class TradedLookup {
         long returned,
         long value,
         long net,
-        TaxRate rate,
+        @Nullable TaxRate rate,
         long lot) {}
     List<Row> rows =
         sql.sql(
@@ -145,7 +147,7 @@ final class TradedLookup {
     Map<Long, Item> found = items.apply(rows.stream().map(Row::item).distinct().toList());
     List<Long> ofLots =
         rows.stream()
-            .filter(r -> found.get(r.item).tracking() == Tracking.LOT)
+            .filter(r -> Objects.requireNonNull(found.get(r.item)).tracking() == Tracking.LOT)
             .map(Row::event)
             .distinct()
             .toList();
@@ -162,7 +164,7 @@ final class TradedLookup {
                     paper.date,
                     r.line,
                     paper.party,
-                    found.get(r.item),
+                    Objects.requireNonNull(found.get(r.item)),
                     r.quantity,
                     r.returned,
                     r.value,

@@ -3,6 +3,7 @@ package zinctally.store.buy;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.PaperKind;
@@ -35,7 +36,7 @@ public class OfferStore {
       String number,
       LocalDate date,
       String reference,
-      String order,
+      @Nullable String order,
       String items,
       int lines,
       long value) {}

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -189,9 +190,9 @@ public class OrderStore {
         listing,
         ask.fromStart(),
         row -> {
-          long item = ((Number) row.get("id")).longValue();
+          long item = number(row, "id");
           if (drafted.contains(String.valueOf(row.get("code")))) return;
-          wanted.put(item, ((Number) row.get("suggested")).longValue());
+          wanted.put(item, number(row, "suggested"));
           suppliers.put(item, row.get("supplier") == null ? "" : row.get("supplier").toString());
         });
     if (wanted.isEmpty()) return List.of();
@@ -208,7 +209,7 @@ public class OrderStore {
                           "item",
                           row.getString("code"),
                           "quantity",
-                          units.typed(new Quantity(wanted.get(item)))));
+                          units.typed(new Quantity(Objects.requireNonNull(wanted.get(item))))));
             })
         .list();
     List<Long> begun = new ArrayList<>();
@@ -219,5 +220,9 @@ public class OrderStore {
           begun.add(drafts.begin(new Draft(PaperKind.PURCHASE_ORDER, head, rows), login));
         });
     return begun;
+  }
+
+  private static long number(Map<String, Object> row, String column) {
+    return ((Number) Objects.requireNonNull(row.get(column))).longValue();
   }
 }

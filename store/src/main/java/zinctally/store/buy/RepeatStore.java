@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.papers.Draft;
@@ -16,6 +15,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Repetition;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.DraftText;
+import zinctally.store.sql.NewRow;
 
 /** Papers that are begun again and again, as drafts to be looked at; none posts itself. */
 @Repository
@@ -64,27 +64,25 @@ public class RepeatStore {
    * @param paper the posted paper; from the same day in the same rhythm it repeats once
    */
   public long add(long paper, String title, Draft text, Repetition repetition, String login) {
-    GeneratedKeyHolder key = new GeneratedKeyHolder();
-    sql.sql(
-            """
+    return NewRow.id(
+        sql.sql(
+                """
             insert into repeating
               (paper_id, kind, text, title, every, start, until, times, next, made_by)
             values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             on duplicate key update id = last_insert_id(id), next = coalesce(next, values(next))
             """)
-        .params(
-            paper,
-            text.kind().name(),
-            DraftText.write(text.without(EACH_TIME_ANEW)),
-            title,
-            repetition.every().name(),
-            repetition.start(),
-            repetition.until(),
-            repetition.times(),
-            repetition.day(0).orElse(null),
-            login)
-        .update(key, "id");
-    return key.getKey().longValue();
+            .params(
+                paper,
+                text.kind().name(),
+                DraftText.write(text.without(EACH_TIME_ANEW)),
+                title,
+                repetition.every().name(),
+                repetition.start())
+            .param(repetition.until())
+            .param(repetition.times())
+            .param(repetition.day(0).orElse(null))
+            .param(login));
   }
 
   /** It repeats no more. */
@@ -105,7 +103,9 @@ public class RepeatStore {
       Optional<Repetition.Due> now = repeat.repetition.due(repeat.runs, today);
       int gone = now.map(Repetition.Due::gone).orElse(repeat.runs);
       sql.sql("update repeating set runs = ?, next = ? where id = ?")
-          .params(gone, repeat.repetition.day(gone).orElse(null), repeat.id)
+          .param(gone)
+          .param(repeat.repetition.day(gone).orElse(null))
+          .param(repeat.id)
           .update();
       if (now.isEmpty()) continue;
       Map<String, String> fields = new HashMap<>(repeat.text.fields());

@@ -5,9 +5,9 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
 import zinctally.store.Retrying;
+import zinctally.store.sql.NewRow;
 
 /** Checks of all that must hold, with what they found and when. */
 @Repository
@@ -50,13 +50,12 @@ public class CheckRuns {
   private Run keep(LocalDateTime began, String cause, List<Finding> findings) {
     long faults = findings.stream().mapToLong(Finding::count).sum();
     LocalDateTime ended = LocalDateTime.now(clock);
-    GeneratedKeyHolder key = new GeneratedKeyHolder();
-    sql.sql(
-            "insert into check_run (began_at, ended_at, cause, rules, faults)"
-                + " values (?, ?, ?, ?, ?)")
-        .params(began, ended, cause, findings.size(), faults)
-        .update(key, "id");
-    long id = key.getKey().longValue();
+    long id =
+        NewRow.id(
+            sql.sql(
+                    "insert into check_run (began_at, ended_at, cause, rules, faults)"
+                        + " values (?, ?, ?, ?, ?)")
+                .params(began, ended, cause, findings.size(), faults));
     int line = 0;
     for (Finding finding : findings)
       sql.sql("insert into check_finding values (?, ?, ?, ?, ?, ?, ?)")

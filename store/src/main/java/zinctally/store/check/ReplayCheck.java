@@ -60,7 +60,7 @@ class ReplayCheck {
   }
 
   private void check(Pooled item, List<String> faults) {
-    List<Booked> events = pools.eventsAfter(item.item, null);
+    List<Booked> events = pools.events(item.item);
     Pool pool = fromTheStart(item);
     Recost recost;
     try {
@@ -80,7 +80,7 @@ class ReplayCheck {
               + change.before()
               + ", worked out "
               + change.after());
-    PoolHead head = pools.heads(List.of(item.item)).get(item.item);
+    PoolHead head = pools.head(item.item);
     if (!head.state().equals(recost.end()))
       faults.add(item.code + ": its head has other layers than its events give");
     checkpoints(item, events, faults);

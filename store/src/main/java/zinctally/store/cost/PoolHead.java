@@ -1,5 +1,6 @@
 package zinctally.store.cost;
 
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
 
@@ -9,7 +10,7 @@ import zinctally.core.cost.Position;
  * @param last where that event stands; null before the first
  * @param sinceCheckpoint events worked since the latest checkpoint
  */
-public record PoolHead(long item, PoolState state, Position last, int sinceCheckpoint) {
+public record PoolHead(long item, PoolState state, @Nullable Position last, int sinceCheckpoint) {
   /** Before the first event. */
   public static PoolHead empty(long item) {
     return new PoolHead(item, PoolState.EMPTY, null, 0);

@@ -7,8 +7,10 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -100,8 +102,18 @@ public class PoolStore {
     return new PoolHead(row.getLong("item_id"), state, at, 0);
   }
 
+  /** The pool of one item as it stands. */
+  public PoolHead head(long item) {
+    return Objects.requireNonNull(heads(List.of(item)).get(item));
+  }
+
+  /** All events of an item, in event order. */
+  public List<Booked> events(long item) {
+    return eventsAfter(item, null);
+  }
+
   /** Events of an item after a position, in event order; all of them when it is null. */
-  public List<Booked> eventsAfter(long item, Position after) {
+  public List<Booked> eventsAfter(long item, @Nullable Position after) {
     Position from = after == null ? new Position(LocalDate.of(1000, 1, 1), 0, Spot.FIRST) : after;
     return sql.sql(
             """
@@ -186,11 +198,11 @@ public class PoolStore {
   }
 
   /** Answers for events at or before {@code start} from what is booked of them. */
-  public Past past(long item, Position start) {
+  public Past past(long item, @Nullable Position start) {
     if (start == null) return Past.NONE;
     return new Past() {
       @Override
-      public Goods arrival(long id) {
+      public @Nullable Goods arrival(long id) {
         return sql.sql(
                 "select quantity, if(kind = 'BACK', booked, value + charges) from cost_event"
                     + " where id = ? and item_id = ? and kind in ('IN', 'BACK') and not gone")
@@ -201,7 +213,7 @@ public class PoolStore {
       }
 
       @Override
-      public Goods gone(long id) {
+      public @Nullable Goods gone(long id) {
         return sql.sql(
                 """
                 select o.quantity - coalesce(sum(b.quantity), 0),

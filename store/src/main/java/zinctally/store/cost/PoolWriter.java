@@ -1,6 +1,8 @@
 package zinctally.store.cost;
 
 import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -19,7 +21,7 @@ public class PoolWriter {
   }
 
   /** A state to be written. */
-  public record Kept(long item, Position at, PoolState state, int sinceCheckpoint) {}
+  public record Kept(long item, @Nullable Position at, PoolState state, int sinceCheckpoint) {}
 
   /** Writes heads, and drops those of pools without events; the caller holds their locks. */
   public void writeHeads(List<Kept> heads) {
@@ -71,7 +73,7 @@ public class PoolWriter {
   }
 
   /** Drops checkpoints after a position, which a replay has overtaken, and writes new ones. */
-  public void writeCheckpoints(long item, Position after, List<Kept> checkpoints) {
+  public void writeCheckpoints(long item, @Nullable Position after, List<Kept> checkpoints) {
     if (after != null)
       sql.sql(
               "delete from cost_checkpoint where item_id = ? and (date, sequence, part, line) > (?, ?, ?, ?)")
@@ -82,17 +84,19 @@ public class PoolWriter {
             + " latest_value) values (?, ?, ?, ?, ?, ?, ?, ?)",
         checkpoints.stream()
             .map(
-                k ->
-                    new Object[] {
-                      item,
-                      k.at().date(),
-                      k.at().sequence(),
-                      k.at().spot().part(),
-                      k.at().spot().line(),
-                      PoolText.write(k.state()),
-                      k.state().latestQuantity(),
-                      k.state().latestValue()
-                    })
+                k -> {
+                  Position at = Objects.requireNonNull(k.at());
+                  return new Object[] {
+                    item,
+                    at.date(),
+                    at.sequence(),
+                    at.spot().part(),
+                    at.spot().line(),
+                    PoolText.write(k.state()),
+                    k.state().latestQuantity(),
+                    k.state().latestValue()
+                  };
+                })
             .toList());
   }
 }

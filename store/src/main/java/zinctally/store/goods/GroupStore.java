@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
 import zinctally.core.cost.Method;
+import zinctally.store.sql.NewRow;
 
 /** Groups of items, in a tree; what a group leaves open it takes from the group above. */
 @Repository
@@ -28,7 +30,7 @@ public class GroupStore {
       long id,
       long parent,
       String name,
-      Method method,
+      @Nullable Method method,
       long stockAccount,
       long salesAccount,
       long costAccount) {}
@@ -64,7 +66,7 @@ public class GroupStore {
     }
 
     public Group group(long id) {
-      return groups.get(id);
+      return Objects.requireNonNull(groups.get(id));
     }
 
     public Optional<Group> named(String name) {
@@ -79,25 +81,29 @@ public class GroupStore {
     }
 
     public Method method(long id) {
-      return resolve(id, Group::method);
+      return resolve(id, g -> Optional.ofNullable(g.method()));
     }
 
     public long stockAccount(long id) {
-      return resolve(id, g -> g.stockAccount() == 0 ? null : g.stockAccount());
+      return resolve(id, g -> account(g.stockAccount()));
     }
 
     public long salesAccount(long id) {
-      return resolve(id, g -> g.salesAccount() == 0 ? null : g.salesAccount());
+      return resolve(id, g -> account(g.salesAccount()));
     }
 
     public long costAccount(long id) {
-      return resolve(id, g -> g.costAccount() == 0 ? null : g.costAccount());
+      return resolve(id, g -> account(g.costAccount()));
     }
 
-    private <T> T resolve(long id, Function<Group, T> of) {
+    private static Optional<Long> account(long id) {
+      return id == 0 ? Optional.empty() : Optional.of(id);
+    }
+
+    private <T> T resolve(long id, Function<Group, Optional<T>> of) {
       for (Group g = groups.get(id); g != null; g = groups.get(g.parent())) {
-        T value = of.apply(g);
-        if (value != null) return value;
+        Optional<T> value = of.apply(g);
+        if (value.isPresent()) return value.get();
       }
       throw new IllegalStateException("the top group leaves something open");
     }
@@ -121,22 +127,20 @@ public class GroupStore {
             .list());
   }
 
+  private static @Nullable String method(Group group) {
+    return group.method() == null ? null : group.method().name();
+  }
+
   public long add(Group group) {
-    GeneratedKeyHolder key = new GeneratedKeyHolder();
-    sql.sql(
-            """
+    return NewRow.id(
+        sql.sql(
+                """
             insert into item_group (parent_id, name, method, stock_account, sales_account, cost_account)
             values (nullif(?, 0), ?, ?, nullif(?, 0), nullif(?, 0), nullif(?, 0))
             """)
-        .params(
-            group.parent(),
-            group.name(),
-            group.method() == null ? null : group.method().name(),
-            group.stockAccount(),
-            group.salesAccount(),
-            group.costAccount())
-        .update(key, "id");
-    return key.getKey().longValue();
+            .params(group.parent(), group.name())
+            .param(method(group))
+            .params(group.stockAccount(), group.salesAccount(), group.costAccount()));
   }
 
   public void change(Group group) {
@@ -147,14 +151,9 @@ public class GroupStore {
               cost_account = nullif(?, 0)
             where id = ?
             """)
-        .params(
-            group.parent(),
-            group.name(),
-            group.method() == null ? null : group.method().name(),
-            group.stockAccount(),
-            group.salesAccount(),
-            group.costAccount(),
-            group.id())
+        .params(group.parent(), group.name())
+        .param(method(group))
+        .params(group.stockAccount(), group.salesAccount(), group.costAccount(), group.id())
         .update();
   }
 

@@ -2,6 +2,7 @@ package zinctally.store.goods;
 
 import java.math.BigDecimal;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.goods.Tracking;
@@ -33,16 +34,16 @@ public record ItemCard(
     String supplierCode,
     String gtin,
     String shelf,
-    Quantity reorderPoint,
-    Quantity reorderQuantity,
-    BigDecimal standardCost,
+    @Nullable Quantity reorderPoint,
+    @Nullable Quantity reorderQuantity,
+    @Nullable BigDecimal standardCost,
     String notes,
     boolean active,
     Tracking tracking,
-    BigDecimal weight,
+    @Nullable BigDecimal weight,
     List<Price> prices) {
   /**
    * @param price for one base unit; null when none is set
    */
-  public record Price(long list, String listName, BigDecimal price) {}
+  public record Price(long list, String listName, @Nullable BigDecimal price) {}
 }

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.cost.Method;
@@ -104,7 +105,7 @@ public class ItemStore {
         prices);
   }
 
-  private static Quantity quantity(ResultSet row, String column) throws SQLException {
+  private static @Nullable Quantity quantity(ResultSet row, String column) throws SQLException {
     Long micros = row.getObject(column, Long.class);
     return micros == null ? null : new Quantity(micros);
   }

@@ -2,10 +2,12 @@ package zinctally.store.goods;
 
 import java.math.BigDecimal;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import zinctally.core.number.Quantity;
 import zinctally.store.Audit;
 
 /** Makes and changes items. */
@@ -30,7 +32,7 @@ public class ItemWriter {
    * @param list a price list; empty for none
    * @param price the item's price in that list, for one base unit; null for none
    */
-  public record Along(String group, String list, BigDecimal price) {
+  public record Along(String group, String list, @Nullable BigDecimal price) {
     public static final Along NOTHING = new Along("", "", null);
   }
 
@@ -87,15 +89,13 @@ public class ItemWriter {
             card.supplier(),
             card.supplierCode(),
             card.gtin(),
-            card.shelf(),
-            card.reorderPoint() == null ? null : card.reorderPoint().micros(),
-            card.reorderQuantity() == null ? null : card.reorderQuantity().micros(),
-            card.standardCost(),
-            card.notes(),
-            card.active(),
-            card.tracking().name(),
-            card.weight(),
-            id)
+            card.shelf())
+        .param(micros(card.reorderPoint()))
+        .param(micros(card.reorderQuantity()))
+        .param(card.standardCost())
+        .params(card.notes(), card.active(), card.tracking().name())
+        .param(card.weight())
+        .param(id)
         .update();
     sql.sql(
             "delete from item_price where item_id = :item and list_id not in (:kept)"
@@ -119,6 +119,10 @@ public class ItemWriter {
     return id;
   }
 
+  private static @Nullable Long micros(@Nullable Quantity quantity) {
+    return quantity == null ? null : quantity.micros();
+  }
+
   /** The price that counts today, changed; it keeps the day from which it counts. */
   private void keep(long item, ItemCard.Price price) {
     int changed =
@@ -136,7 +140,8 @@ public class ItemWriter {
             .update();
     if (changed == 0)
       sql.sql("insert ignore into item_price (item_id, list_id, price) values (?, ?, ?)")
-          .params(item, price.list(), price.price())
+          .params(item, price.list())
+          .param(price.price())
           .update();
   }
 }

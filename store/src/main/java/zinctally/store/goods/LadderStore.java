@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.stereotype.Repository;
 import zinctally.core.cost.Booked;
 import zinctally.core.cost.EventKind;
@@ -46,7 +47,7 @@ public class LadderStore {
    */
   public List<Rung> ladder(long item, Method method, int atMost) {
     if (method == Method.AVERAGE) return List.of();
-    PoolHead head = pools.heads(List.of(item)).get(item);
+    PoolHead head = pools.head(item);
     if (head.last() == null) return List.of();
     PoolHead start = pools.stateBefore(item, head.last());
     if (start.last() != null) start = pools.stateBefore(item, start.last());
@@ -86,12 +87,17 @@ public class LadderStore {
         .map(
             a ->
                 new Rung(
-                    refs.get(a),
-                    arrivals.get(a)[2] == 1,
-                    arrivals.get(a)[0],
-                    arrivals.get(a)[1],
+                    Objects.requireNonNull(refs.get(a)),
+                    Objects.requireNonNull(arrivals.get(a))[2] == 1,
+                    Objects.requireNonNull(arrivals.get(a))[0],
+                    Objects.requireNonNull(arrivals.get(a))[1],
                     taken.getOrDefault(a, List.of()).stream()
-                        .map(t -> new Draw(refs.get(t.out()), t.quantity(), t.value()))
+                        .map(
+                            t ->
+                                new Draw(
+                                    Objects.requireNonNull(refs.get(t.out())),
+                                    t.quantity(),
+                                    t.value()))
                         .toList(),
                     left.getOrDefault(a, 0L)))
         .toList();

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.cost.Booked;
@@ -29,7 +31,7 @@ public class WhatIfStore {
   /**
    * @param sold minor units: cost of what went out less what came back
    */
-  public record Outcome(Method method, long sold, long worth) {}
+  public record Outcome(@Nullable Method method, long sold, long worth) {}
 
   /**
    * @param sales minor units that the items were sold for, without tax
@@ -50,18 +52,27 @@ public class WhatIfStore {
     int worked = 0;
     for (long item : items) {
       if (worked >= MOST_EVENTS) break;
-      List<Booked> events = pools.eventsAfter(item, null);
+      List<Booked> events = pools.events(item);
       worked += events.size();
       done.add(item);
       for (Method method : METHODS) {
         WhatIf outcome =
             WhatIf.of(pools.pool(item, method, PoolHead.empty(item), true, Trace.SILENT), events);
-        sums.get(method)[0] = Math.addExact(sums.get(method)[0], outcome.costOut());
-        sums.get(method)[1] = Math.addExact(sums.get(method)[1], outcome.worth());
+        Objects.requireNonNull(sums.get(method))[0] =
+            Math.addExact(Objects.requireNonNull(sums.get(method))[0], outcome.costOut());
+        Objects.requireNonNull(sums.get(method))[1] =
+            Math.addExact(Objects.requireNonNull(sums.get(method))[1], outcome.worth());
       }
     }
     List<Outcome> outcomes =
-        METHODS.stream().map(m -> new Outcome(m, sums.get(m)[0], sums.get(m)[1])).toList();
+        METHODS.stream()
+            .map(
+                m ->
+                    new Outcome(
+                        m,
+                        Objects.requireNonNull(sums.get(m))[0],
+                        Objects.requireNonNull(sums.get(m))[1]))
+            .toList();
     return new Comparison(
         sales(done), booked(done), outcomes, done.size(), items.size() - done.size());
   }

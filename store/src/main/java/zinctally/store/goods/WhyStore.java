@@ -7,6 +7,8 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.cost.Booked;
@@ -47,7 +49,7 @@ public class WhyStore {
    * @param price minor units for all of those, before charges
    */
   public record Part(
-      PaperStore.PaperRef paper,
+      PaperStore.@Nullable PaperRef paper,
       boolean back,
       long quantity,
       long value,
@@ -168,7 +170,7 @@ public class WhyStore {
     return sums.values().stream().filter(d -> d.quantity != 0 || d.value != 0).toList();
   }
 
-  private static Part taken(Part arrival, long quantity, long value) {
+  private static Part taken(@Nullable Part arrival, long quantity, long value) {
     return arrival == null
         ? new Part(null, false, quantity, value, 0, 0, List.of())
         : new Part(
@@ -183,7 +185,7 @@ public class WhyStore {
 
   /** What is on hand now, arrival by arrival; an average pool is one part without a paper. */
   public List<Part> onHand(long item) {
-    PoolHead head = pools.heads(List.of(item)).get(item);
+    PoolHead head = pools.head(item);
     List<Layer> layers = head.state().layers();
     Map<Long, Part> known = arrivals(layers.stream().map(Layer::arrival).toList());
     return layers.stream()
@@ -228,7 +230,10 @@ public class WhyStore {
     charged.forEach(
         (arrival, list) ->
             charges.put(
-                arrival, list.stream().map(c -> new Charge(refs.get(c[0]), c[1])).toList()));
+                arrival,
+                list.stream()
+                    .map(c -> new Charge(Objects.requireNonNull(refs.get(c[0])), c[1]))
+                    .toList()));
     for (Booked booked : pools.events(wanted)) {
       long id = booked.event().id();
       boolean back = booked.event().kind() == EventKind.BACK;

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import zinctally.store.find.Like;
 
@@ -25,7 +26,7 @@ final class AskedSql {
     boolean own = !listing.sorts(ask.sort());
     String sort = own ? listing.sort() : ask.sort();
     boolean down = sort.startsWith("-");
-    Listing.Column by = listing.column(Listing.bare(sort));
+    Listing.Column by = Objects.requireNonNull(listing.column(Listing.bare(sort)));
     // the column of the first sort is never null, so that its index gives the order
     this.key =
         sort.equals(listing.sort())

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.papers.PaperKind;
 
 /**
@@ -138,7 +139,7 @@ public record Listing(
     return sort.startsWith("-") ? sort.substring(1) : sort;
   }
 
-  public Column column(String key) {
+  public @Nullable Column column(String key) {
     return columns.stream().filter(c -> c.key().equals(key)).findFirst().orElse(null);
   }
 

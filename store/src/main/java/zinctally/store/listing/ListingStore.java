@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Consumer;
 import javax.sql.DataSource;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -58,7 +59,9 @@ public class ListingStore {
       return sums.totals();
     }
     AskedSql sql = new AskedSql(listing, ask.fromStart());
-    long rows = jdbc.queryForObject(sql.count(listing.most() + 1), sql.params(), Long.class);
+    long rows =
+        Objects.requireNonNull(
+            jdbc.queryForObject(sql.count(listing.most() + 1), sql.params(), Long.class));
     if (rows > listing.most()) return new Totals(listing.most(), false, Map.of());
     Map<String, BigDecimal> sums = new HashMap<>();
     if (!listing.summed().isEmpty())

@@ -1,6 +1,7 @@
 package zinctally.store.listing;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** What of one column is let through. */
 public sealed interface Narrow {
@@ -25,5 +26,5 @@ public sealed interface Narrow {
    *     null for open
    * @param to the same
    */
-  record Between(String column, Object from, Object to) implements Narrow {}
+  record Between(String column, @Nullable Object from, @Nullable Object to) implements Narrow {}
 }

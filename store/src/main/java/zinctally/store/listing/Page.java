@@ -2,6 +2,7 @@ package zinctally.store.listing;
 
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One page of a list.
@@ -9,4 +10,4 @@ import java.util.Map;
  * @param rows values by column key, plus {@code _id}
  * @param next where the next page goes on, or null at the end
  */
-public record Page(List<Map<String, Object>> rows, String next) {}
+public record Page(List<Map<String, Object>> rows, @Nullable String next) {}

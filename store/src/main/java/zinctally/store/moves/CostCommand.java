@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Method;
 import zinctally.core.moves.Costing;
@@ -96,7 +97,7 @@ public final class CostCommand {
     return 2;
   }
 
-  static Method method(String typed) {
+  static @Nullable Method method(String typed) {
     return switch (typed.toLowerCase(Locale.ROOT)) {
       case "fifo" -> Method.FIFO;
       case "average" -> Method.AVERAGE;

@@ -10,9 +10,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Method;
 import zinctally.core.moves.Moves;
@@ -27,7 +29,7 @@ final class MoveFile {
   final List<Method> methods = new ArrayList<>();
   final List<String> faults = new ArrayList<>();
   private final String name;
-  private final Method usual;
+  private final @Nullable Method usual;
   private final int digits;
   private final Map<String, Integer> itemsByName = new HashMap<>();
   private final Refs refs = new Refs(moves);
@@ -43,7 +45,7 @@ final class MoveFile {
   private int targetAt;
   private int methodAt;
   private String lastDay = "";
-  private LocalDate lastDate;
+  private LocalDate lastDate = LocalDate.EPOCH;
 
   /** A row that names another. */
   private record Referring(int row, String target) {}
@@ -52,14 +54,17 @@ final class MoveFile {
    * @param digits of the currency
    * @throws IOException when it cannot be read
    */
-  MoveFile(String name, Reader text, Method usual, int digits) throws IOException {
+  MoveFile(String name, Reader text, @Nullable Method usual, int digits) throws IOException {
     this.name = name;
     this.usual = usual;
     this.digits = digits;
     try (Records records = new Records(CSVParser.parse(text, CSVFormat.RFC4180))) {
       read(records);
     } catch (UncheckedIOException broken) {
-      faults.add(name + ": not readable as CSV: " + broken.getCause().getMessage());
+      faults.add(
+          name
+              + ": not readable as CSV: "
+              + Objects.requireNonNull(broken.getCause()).getMessage());
     }
   }
 
@@ -169,7 +174,7 @@ final class MoveFile {
     return date;
   }
 
-  private EventKind kind(String typed, int line) {
+  private @Nullable EventKind kind(String typed, int line) {
     switch (typed) {
       case "in":
         return EventKind.IN;
@@ -187,7 +192,7 @@ final class MoveFile {
     }
   }
 
-  private Method method(String typed, int line) {
+  private @Nullable Method method(String typed, int line) {
     if (typed.isEmpty()) return usual;
     Method method = CostCommand.method(typed);
     if (method == null) fault(line, "method \"" + typed + "\" is not one of fifo, average, lifo");

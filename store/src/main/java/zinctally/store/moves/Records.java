@@ -8,6 +8,7 @@ import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
 
 /** Parses a CSV file on a thread of its own, batch by batch, while the batches before are read. */
 final class Records implements AutoCloseable {
@@ -17,7 +18,7 @@ final class Records implements AutoCloseable {
   private final Thread thread;
 
   /** Some rows, with the lines of the file on which they end; without rows, the end. */
-  record Batch(List<CSVRecord> rows, int[] lines, UncheckedIOException broken) {
+  record Batch(List<CSVRecord> rows, int[] lines, @Nullable UncheckedIOException broken) {
     boolean isLast() {
       return rows.isEmpty();
     }
@@ -43,7 +44,7 @@ final class Records implements AutoCloseable {
   }
 
   private void parse() {
-    UncheckedIOException broken = null;
+    @Nullable UncheckedIOException broken = null;
     try {
       try {
         List<CSVRecord> rows = new ArrayList<>(BATCH);

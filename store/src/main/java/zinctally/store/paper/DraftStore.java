@@ -7,11 +7,11 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.sql.NewRow;
 
 /** Drafts: what was typed, kept as it is typed. */
 @Repository
@@ -39,14 +39,12 @@ public class DraftStore {
    * @param version of that paper from which it begins
    */
   public long begin(Draft draft, long amends, int version, String login) {
-    GeneratedKeyHolder key = new GeneratedKeyHolder();
-    sql.sql(
-            "insert into draft (kind, text, saved_at, saved_by, begun_by, amends, amends_version)"
-                + " values (?, ?, ?, ?, ?, ?, ?)")
-        .params(draft.kind().name(), write(draft), LocalDateTime.now(clock))
-        .params(login, login, amends, version)
-        .update(key, "id");
-    return key.getKey().longValue();
+    return NewRow.id(
+        sql.sql(
+                "insert into draft (kind, text, saved_at, saved_by, begun_by, amends, amends_version)"
+                    + " values (?, ?, ?, ?, ?, ?, ?)")
+            .params(draft.kind().name(), write(draft), LocalDateTime.now(clock))
+            .params(login, login, amends, version));
   }
 
   /** A draft of a posted paper's next version; the open one, if there is one of this version. */

@@ -41,12 +41,12 @@ class MoveWriter {
       places.merge(List.of(m.item(), m.place()), back, Math::addExact);
     }
     for (Plan.Move m : job.plan().moves()) {
-      boolean own = m.of() == null || m.of().paper() == 0;
-      LocalDate date = m.of() == null ? job.date() : m.of().at().date();
+      Plan.Elsewhere of = m.of();
+      LocalDate date = of == null ? job.date() : of.at().date();
+      long belongs = of == null || of.paper() == 0 ? paper : of.paper();
       long micros = m.quantity().micros();
       long lot = m.lot() == null ? 0 : m.lot().id();
-      moves.add(
-          row(m.item(), m.place(), date, micros, own ? paper : m.of().paper(), m.spot(), lot));
+      moves.add(row(m.item(), m.place(), date, micros, belongs, m.spot(), lot));
       if (lot != 0) lots.merge(List.of(lot, m.place()), micros, Math::addExact);
       places.merge(List.of(m.item(), m.place()), micros, Math::addExact);
     }

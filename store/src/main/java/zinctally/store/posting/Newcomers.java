@@ -7,9 +7,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
@@ -18,6 +18,7 @@ import zinctally.core.papers.Paper;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.plan.Plan;
 import zinctally.store.goods.GroupStore;
+import zinctally.store.sql.NewRow;
 
 /**
  * Makes the parties, groups and items a paper names for the first time, and items stocked that were
@@ -46,7 +47,8 @@ class Newcomers {
     List<Newcomer> newcomers = known.newcomers();
     if (newcomers.isEmpty()) return known;
     Map<String, Item> made = made(newcomers.stream().filter(Newcomer::isNew).toList());
-    Paper whole = known.withItems(i -> i.id() < 0 ? made.get(Newcomer.key(i)) : i);
+    Paper whole =
+        known.withItems(i -> i.id() < 0 ? Objects.requireNonNull(made.get(Newcomer.key(i))) : i);
     price(newcomers, made);
     return whole;
   }
@@ -124,7 +126,10 @@ class Newcomers {
         priced.stream()
             .map(
                 n -> {
-                  Item item = n.isNew() ? made.get(Newcomer.key(n.item())) : n.item();
+                  Item item =
+                      n.isNew()
+                          ? Objects.requireNonNull(made.get(Newcomer.key(n.item())))
+                          : n.item();
                   return new Object[] {item.id(), firstList, n.price()};
                 })
             .toList());
@@ -132,26 +137,27 @@ class Newcomers {
 
   private Party made(Party party) {
     if (party.id() != 0) return party;
-    GeneratedKeyHolder key = new GeneratedKeyHolder();
-    sql.sql(
-            "insert into party (kind, name, terms_days) values (?, ?, ?)"
-                + " on duplicate key update id = last_insert_id(id), active = true")
-        .params(party.kind().name(), party.name(), party.termsDays())
-        .update(key, "id");
-    return new Party(key.getKey().longValue(), party.kind(), party.name(), party.termsDays(), true);
+    long id =
+        NewRow.id(
+            sql.sql(
+                    "insert into party (kind, name, terms_days) values (?, ?, ?)"
+                        + " on duplicate key update id = last_insert_id(id), active = true")
+                .params(party.kind().name(), party.name(), party.termsDays()));
+    return new Party(id, party.kind(), party.name(), party.termsDays(), true);
   }
 
   /** A plan with the lots it names for the first time made. */
   Plan lots(Plan plan) {
     Map<Lot, Lot> made = new HashMap<>();
     for (Lot lot : plan.newLots()) {
-      GeneratedKeyHolder key = new GeneratedKeyHolder();
-      sql.sql(
-              "insert into lot (item_id, code, expiry) values (?, ?, ?)"
-                  + " on duplicate key update id = last_insert_id(id)")
-          .params(lot.item(), lot.code(), lot.expiry())
-          .update(key, "id");
-      made.put(lot, new Lot(key.getKey().longValue(), lot.item(), lot.code(), lot.expiry()));
+      long id =
+          NewRow.id(
+              sql.sql(
+                      "insert into lot (item_id, code, expiry) values (?, ?, ?)"
+                          + " on duplicate key update id = last_insert_id(id)")
+                  .params(lot.item(), lot.code())
+                  .param(lot.expiry()));
+      made.put(lot, new Lot(id, lot.item(), lot.code(), lot.expiry()));
     }
     return plan.with(made);
   }

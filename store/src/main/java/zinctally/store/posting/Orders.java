@@ -46,12 +46,11 @@ class Orders implements Follower {
               approved_at = values(approved_at), approved_by = values(approved_by),
               ended_at = null, ended_by = null
             """)
-        .params(
-            what.id(),
-            order.expected(),
-            order.notes(),
-            approved ? what.now() : null,
-            approved && !small ? what.login() : null)
+        .param(what.id())
+        .param(order.expected())
+        .param(order.notes())
+        .param(approved ? what.now() : null)
+        .param(approved && !small ? what.login() : null)
         .update();
   }
 

@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Row;
+import zinctally.store.sql.NewRow;
 
 /** Heads and lines of posted papers. */
 @Component
@@ -81,18 +81,16 @@ class PaperRows {
       LocalDateTime now,
       String login,
       Optional<Long> till) {
-    GeneratedKeyHolder key = new GeneratedKeyHolder();
-    sql.sql(
-            """
+    return NewRow.id(
+        sql.sql(
+                """
             insert into paper (kind, number, sequence, state, version, date, party_id, reference,
               due, place_id, net, tax, total, stock_value, posted_at, posted_by, seller, till_id)
             values (?, ?, ?, 'POSTED', 1, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             """)
-        .params(paper.kind().name(), number, sequence)
-        .params(head(paper, stock))
-        .params(Arrays.asList(now, login, seller(paper, login), till.orElse(null)))
-        .update(key, "id");
-    return key.getKey().longValue();
+            .params(paper.kind().name(), number, sequence)
+            .params(head(paper, stock))
+            .params(Arrays.asList(now, login, seller(paper, login), till.orElse(null))));
   }
 
   /** Who sold: named at the counter, of a return who sold what comes back, else who writes. */

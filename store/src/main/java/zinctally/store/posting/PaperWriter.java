@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.IntConsumer;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -82,7 +83,7 @@ class PaperWriter {
       e.postingDate(),
       e.quantity(),
       e.value(),
-      items.get(e.item()).stockAccount(),
+      Objects.requireNonNull(items.get(e.item())).stockAccount(),
       paper,
       journals.getOrDefault(e.postingDate(), 0L)
     };
@@ -149,7 +150,8 @@ class PaperWriter {
       LocalDate month = entry.postingDate().withDayOfMonth(1);
       byItem.add(entry.item(), month, entry.quantity(), entry.value());
       byYear.add(entry.item(), month.withDayOfYear(1), entry.quantity(), entry.value());
-      byAccount.add(items.get(entry.item()).stockAccount(), month, entry.value(), 0);
+      byAccount.add(
+          Objects.requireNonNull(items.get(entry.item())).stockAccount(), month, entry.value(), 0);
     }
     jdbc.batchUpdate(
         "insert into item_month (item_id, month, quantity, value) values (?, ?, ?, ?) on duplicate key update"

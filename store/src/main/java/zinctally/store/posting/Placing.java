@@ -7,10 +7,12 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.IntFunction;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.Booked;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.EventKind;
@@ -59,8 +61,11 @@ final class Placing {
     }
     for (Plan.Event planned : job.plan().events()) {
       Undo.Old old = goesOn.get(planned);
-      long id = idOf.get(planned);
-      long target = planned.target().event(spot -> idOf.get(job.plan().at(spot, planned.item())));
+      long id = Objects.requireNonNull(idOf.get(planned));
+      long target =
+          planned
+              .target()
+              .event(spot -> Objects.requireNonNull(idOf.get(job.plan().at(spot, planned.item()))));
       LocalDate day = planned.on() == null ? job.date() : planned.on();
       Position at =
           planned.of() == null
@@ -144,7 +149,7 @@ final class Placing {
   }
 
   /** The earliest event of the item that is touched. */
-  Position first(long item) {
+  @Nullable Position first(long item) {
     return first.get(item);
   }
 

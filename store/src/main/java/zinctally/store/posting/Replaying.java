@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.Booked;
 import zinctally.core.cost.Pool;
@@ -26,65 +27,54 @@ class Replaying {
     this.pools = pools;
   }
 
-  /** What came of it. */
-  static final class Run {
-    final Map<Long, List<Proof.Draw>> draws = new HashMap<>();
-    Recost recost;
-    private boolean wasShort;
-    private boolean replayed;
-    private Position from;
-    private Position last;
-    private int since;
-    private long item;
-
-    Worked.PoolAfter kept() {
-      List<PoolWriter.Kept> checkpoints = new ArrayList<>();
-      recost
-          .checkpoints()
-          .forEach((at, state) -> checkpoints.add(new PoolWriter.Kept(item, at, state, 0)));
-      return new Worked.PoolAfter(
-          new PoolWriter.Kept(item, last, recost.end(), since),
-          wasShort,
-          replayed,
-          from,
-          checkpoints);
-    }
-  }
+  /**
+   * What came of it.
+   *
+   * @param draws what each out took, by its id
+   * @param kept the pool as it is to be written
+   */
+  record Run(Map<Long, List<Proof.Draw>> draws, Recost recost, Worked.PoolAfter kept) {}
 
   /** Goes on from the head, or from the latest checkpoint before the first event touched. */
   Run replay(Worker.Job job, Item item, PoolHead head, Placing placing) {
-    Run run = new Run();
-    run.item = item.id();
-    run.wasShort = !head.state().uncovered().isEmpty();
+    boolean wasShort = !head.state().uncovered().isEmpty();
     boolean again = job.plan().again().contains(item.id());
-    Position first = placing.first(item.id());
-    run.replayed = again || head.last() != null && !head.last().before(first);
-    PoolHead start =
-        again
-            ? PoolHead.empty(item.id())
-            : run.replayed ? pools.stateBefore(item.id(), first) : head;
+    PoolHead start = start(item.id(), again, head, placing.first(item.id()));
+    boolean replayed = start != head;
     List<Booked> events = new ArrayList<>();
-    if (run.replayed)
+    if (replayed)
       for (Booked old : pools.eventsAfter(item.id(), start.last()))
         if (!placing.isUndone(old.event().id())) events.add(placing.charged(old));
     placing.added(item.id()).forEach(placed -> events.add(placing.charged(placed.booked())));
     events.sort(Comparator.comparing(b -> b.event().at()));
     List<Booked> earlier =
         pools.events(start.state().uncovered().stream().map(Uncovered::out).toList());
+    Map<Long, List<Proof.Draw>> draws = new HashMap<>();
     Pool pool =
         pools.pool(
             item.id(),
             item.method(),
             start,
-            again || job.mayGoShort() || run.wasShort,
+            again || job.mayGoShort() || wasShort,
             (out, arrival, quantity, value) ->
-                run.draws
+                draws
                     .computeIfAbsent(out, k -> new ArrayList<>())
                     .add(new Proof.Draw(arrival, quantity, value)));
-    run.recost = Recost.of(pool, earlier, events, start.sinceCheckpoint());
-    run.from = start.last();
-    run.last = events.isEmpty() ? start.last() : events.get(events.size() - 1).event().at();
-    run.since = (start.sinceCheckpoint() + events.size()) % Recost.STRIDE;
-    return run;
+    Recost recost = Recost.of(pool, earlier, events, start.sinceCheckpoint());
+    Position last = events.isEmpty() ? start.last() : events.get(events.size() - 1).event().at();
+    int since = (start.sinceCheckpoint() + events.size()) % Recost.STRIDE;
+    List<PoolWriter.Kept> checkpoints = new ArrayList<>();
+    recost
+        .checkpoints()
+        .forEach((at, state) -> checkpoints.add(new PoolWriter.Kept(item.id(), at, state, 0)));
+    PoolWriter.Kept end = new PoolWriter.Kept(item.id(), last, recost.end(), since);
+    return new Run(
+        draws, recost, new Worked.PoolAfter(end, wasShort, replayed, start.last(), checkpoints));
+  }
+
+  private PoolHead start(long item, boolean again, PoolHead head, @Nullable Position first) {
+    if (again) return PoolHead.empty(item);
+    if (first == null || head.last() == null || head.last().before(first)) return head;
+    return pools.stateBefore(item, first);
   }
 }

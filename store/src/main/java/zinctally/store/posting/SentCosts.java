@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.PostingDate;
@@ -68,7 +69,7 @@ class SentCosts {
           Sent first = events.get(0);
           long cost = first.cost;
           for (Sent s : events) {
-            Proof.Later change = byEvent.get(s.event);
+            Proof.Later change = Objects.requireNonNull(byEvent.get(s.event));
             cost -= change.difference();
             rows.add(
                 new Row(awaited, s.paper, s.line, change.difference(), change.postingDate(), 0));
@@ -90,7 +91,7 @@ class SentCosts {
             cost,
             sent.quantity,
             invoiced.stream().map(i -> new Recognition.Part(i.quantity, i.value)).toList());
-    long account = job.items().get(sent.item).costAccount();
+    long account = job.item(sent.item).costAccount();
     for (int i = 0; i < changes.length; i++) {
       if (changes[i] == 0) continue;
       Invoiced by = invoiced.get(i);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.CannotCost;
@@ -83,7 +84,7 @@ class Shortages {
   }
 
   private Fault fault(Worker.Job job, Key key, Change change, Low low) {
-    Item item = job.items().get(key.item());
+    Item item = job.item(key.item());
     boolean first = low.on.equals(change.days.firstKey());
     String says =
         placeName(key.place())
@@ -156,14 +157,14 @@ class Shortages {
   }
 
   /** The lowest level before the change on a day on which the change leaves less than nothing. */
-  private static Low lowest(Key key, Change change, Here here) {
+  private static @Nullable Low lowest(Key key, Change change, Here here) {
     TreeMap<LocalDate, Long> moved = new TreeMap<>();
     change.days.keySet().forEach(day -> moved.put(day, 0L));
     TreeMap<LocalDate, Long> later = here.later.getOrDefault(key, new TreeMap<>());
     later.forEach((day, quantity) -> moved.merge(day, quantity, Long::sum));
     long level =
         here.now.getOrDefault(key, 0L) - later.values().stream().mapToLong(Long::longValue).sum();
-    Low low = null;
+    @Nullable Low low = null;
     long changed = 0;
     for (Map.Entry<LocalDate, Long> day : moved.entrySet()) {
       level += day.getValue();
@@ -231,7 +232,7 @@ class Shortages {
     return who == null ? Fault.at(event.at().spot().line(), "item", says) : Fault.whole(says);
   }
 
-  private static Fault tooFew(CannotCost refused, Item item, String who) {
+  private static Fault tooFew(CannotCost refused, Item item, @Nullable String who) {
     CostEvent event = refused.event();
     String there = item.units().say(new Quantity(Math.max(0, refused.there())));
     String wanted = item.units().say(new Quantity(event.quantity()));

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.CannotCost;
@@ -100,7 +101,10 @@ class Trying {
    * @param held ids of the items that are held, for a posting; null for a proof
    */
   Attempt attempt(
-      Worker.Job job, Optional<PaperRows.Posted> amends, BookCatalogue book, Set<Long> held) {
+      Worker.Job job,
+      Optional<PaperRows.Posted> amends,
+      BookCatalogue book,
+      @Nullable Set<Long> held) {
     if (amends.isPresent()) {
       List<Fault> faults = inTheWay.ofAmending(amends.get(), job.plan(), book.rules());
       if (!faults.isEmpty()) return Attempt.failed(faults);
@@ -112,7 +116,7 @@ class Trying {
       for (long item : worked.right())
         faults.add(
             Fault.whole(
-                job.items().get(item).name()
+                job.item(item).name()
                     + " is booked at what its papers give; there is nothing to put right."));
       return faults.isEmpty()
           ? new Attempt(Optional.of(worked), List.of())

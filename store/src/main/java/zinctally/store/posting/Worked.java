@@ -3,6 +3,7 @@ package zinctally.store.posting;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.Position;
 import zinctally.core.number.Money;
 import zinctally.core.proof.Proof;
@@ -51,6 +52,6 @@ record Worked(
       PoolWriter.Kept head,
       boolean wasShort,
       boolean replayed,
-      Position replayedFrom,
+      @Nullable Position replayedFrom,
       List<PoolWriter.Kept> checkpoints) {}
 }

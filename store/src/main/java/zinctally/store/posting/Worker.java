@@ -6,9 +6,11 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.CannotCost;
@@ -73,6 +75,11 @@ class Worker {
       LocalDate firstOpenDay,
       Set<Long> stockAccounts,
       boolean mayGoShort) {
+    /** One of its items. */
+    Item item(long id) {
+      return Objects.requireNonNull(items.get(id));
+    }
+
     /** Ids of all items whose pool or whereabouts it changes; those made with it have none yet. */
     Set<Long> touched() {
       Set<Long> touched = new TreeSet<>();
@@ -91,15 +98,16 @@ class Worker {
    * @throws CannotCost when an event, of this paper or a later one, cannot be where it stands
    * @throws ArithmeticException when an amount is too large
    */
-  Worked work(Job job, Set<Long> held) {
+  Worked work(Job job, @Nullable Set<Long> held) {
     boolean posts = held != null;
-    if (posts && !held.containsAll(job.touched())) throw new Holding.LookAgain(job.touched());
+    if (held != null && !held.containsAll(job.touched()))
+      throw new Holding.LookAgain(job.touched());
     Placing placing = Placing.of(job, count -> count == 0 ? List.of() : ids(count, posts), pools);
     Set<Long> items = new TreeSet<>(placing.items());
     items.addAll(job.plan.again());
     Map<Long, PoolHead> heads = pools.heads(items);
     Gathering all = new Gathering();
-    for (long item : items) item(job, placing, item, heads.get(item), all);
+    for (long item : items) item(job, placing, item, Objects.requireNonNull(heads.get(item)), all);
     all.later.sort(Comparator.comparing(l -> l.event().at()));
     SentCosts.Change sent = sentCosts.of(all.later, job);
     List<JournalEntry> journals =
@@ -135,7 +143,7 @@ class Worker {
   }
 
   private void item(Job job, Placing placing, long item, PoolHead head, Gathering all) {
-    Item goods = job.items.get(item);
+    Item goods = job.item(item);
     List<Placing.Placed> added = placing.added(item);
     Map<Long, Long> contras = new HashMap<>();
     Map<Long, Long> papers = new HashMap<>();
@@ -146,17 +154,26 @@ class Worker {
       lots.put(placed.booked().event().id(), placed.lot());
     }
     Replaying.Run run = replaying.replay(job, goods, head, placing);
-    contras.putAll(contrasOf(run.recost.changes()));
-    for (Recost.Change change : run.recost.changes()) {
+    contras.putAll(contrasOf(run.recost().changes()));
+    for (Recost.Change change : run.recost().changes()) {
       CostEvent event = change.event();
       LocalDate date = PostingDate.of(event.at().date(), job.date, job.firstOpenDay);
       long quantity = change.fresh() ? signed(event) : 0;
       Proof.StockEntry entry =
           new Proof.StockEntry(
-              event, item, date, quantity, change.difference(), contras.get(event.id()));
+              event,
+              item,
+              date,
+              quantity,
+              change.difference(),
+              Objects.requireNonNull(contras.get(event.id())));
       all.entries.add(entry);
       if (change.fresh())
-        all.fresh.add(new Worked.Fresh(entry, papers.get(event.id()), lots.get(event.id())));
+        all.fresh.add(
+            new Worked.Fresh(
+                entry,
+                Objects.requireNonNull(papers.get(event.id())),
+                Objects.requireNonNull(lots.get(event.id()))));
       else all.later.add(new Proof.Later(event, item, change.difference(), date));
     }
     for (Undo.Old old : placing.undone(item))
@@ -170,19 +187,19 @@ class Worker {
                 -entry.value(),
                 old.contra()));
     PoolState before = head.state();
-    boolean asItWas = run.recost.changes().isEmpty() && before.equals(run.recost.end());
+    boolean asItWas = run.recost().changes().isEmpty() && before.equals(run.recost().end());
     if (asItWas && job.plan.again().contains(item)) all.right.add(item);
     List<Proof.Draw> draws =
         added.stream()
-            .flatMap(p -> run.draws.getOrDefault(p.booked().event().id(), List.of()).stream())
+            .flatMap(p -> run.draws().getOrDefault(p.booked().event().id(), List.of()).stream())
             .toList();
     all.shifts.add(
         new Proof.Shift(
             goods,
             before.onHand(),
-            run.recost.end().onHand(),
+            run.recost().end().onHand(),
             before.worth(),
-            run.recost.end().worth(),
+            run.recost().end().worth(),
             draws));
     all.after.add(run.kept());
   }
@@ -239,7 +256,7 @@ class Worker {
     for (Proof.StockEntry entry : entries) {
       Money value = new Money(entry.value());
       if (value.signum() == 0) continue;
-      long stock = items.get(entry.item()).stockAccount();
+      long stock = Objects.requireNonNull(items.get(entry.item())).stockAccount();
       LocalDate date = entry.postingDate();
       lines.add(new Undo.Line(date, new JournalLine(stock, entry.item(), 0, value, "")));
       if (entry.contra() != 0)

@@ -2,6 +2,7 @@ package zinctally.store.prove;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.flow.Awaits;
@@ -22,7 +23,8 @@ public class DayStore {
   }
 
   /** A matter that waits. */
-  public record Waiting(String what, String aside, Long amount, String next, String href) {}
+  public record Waiting(
+      String what, String aside, @Nullable Long amount, String next, String href) {}
 
   public long underReorder() {
     Listing running = OrderListings.toOrder(books.book().coin());

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -50,7 +51,7 @@ public class PeriodStore {
       LocalDate month,
       long papers,
       long stock,
-      LocalDateTime closedAt,
+      @Nullable LocalDateTime closedAt,
       String closedBy,
       boolean mayClose,
       boolean mayReopen) {
@@ -112,7 +113,7 @@ public class PeriodStore {
    *
    * @param amount minor units; null when it is no matter of money
    */
-  public record Unsettled(String what, Long amount, String href) {}
+  public record Unsettled(String what, @Nullable Long amount, String href) {}
 
   /** What is not settled at the end of a month. */
   public List<Unsettled> unsettled(LocalDate month) {

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
+import zinctally.store.sql.NewRow;
 
 /**
  * What cards were asked for at the counter. A payment is written down before the reader is asked
@@ -74,17 +74,18 @@ public class CardPayments {
    * @return empty when a payment for the same sale is under way
    */
   public Optional<Payment> begin(long draft, long amount, String login) {
-    GeneratedKeyHolder key = new GeneratedKeyHolder();
+    long id;
     try {
-      sql.sql(
-              "insert into card_payment (draft_id, amount, state, at, login)"
-                  + " values (?, ?, 'ASKED', ?, ?)")
-          .params(draft, amount, LocalDateTime.now(clock), login)
-          .update(key, "id");
+      id =
+          NewRow.id(
+              sql.sql(
+                      "insert into card_payment (draft_id, amount, state, at, login)"
+                          + " values (?, ?, 'ASKED', ?, ?)")
+                  .params(draft, amount, LocalDateTime.now(clock), login));
     } catch (DuplicateKeyException underWay) {
       return Optional.empty();
     }
-    return Optional.of(new Payment(key.getKey().longValue(), draft, amount, State.ASKED, ""));
+    return Optional.of(new Payment(id, draft, amount, State.ASKED, ""));
   }
 
   /** A payment of a sale that is asked for or charged and not booked. */

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -38,7 +39,7 @@ public class CustomerStore {
       int termsDays,
       long priceList,
       BigDecimal discount,
-      Long creditLimit,
+      @Nullable Long creditLimit,
       long taxRate,
       String address,
       String places,

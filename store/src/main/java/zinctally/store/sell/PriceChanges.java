@@ -5,6 +5,7 @@ import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.number.Coin;
@@ -41,9 +42,9 @@ public class PriceChanges {
       String code,
       String name,
       String unit,
-      BigDecimal before,
+      @Nullable BigDecimal before,
       BigDecimal after,
-      BigDecimal margin,
+      @Nullable BigDecimal margin,
       boolean underCost) {}
 
   /** All that would change. */
@@ -75,8 +76,8 @@ public class PriceChanges {
     return new Preview(changed);
   }
 
-  private static Changed changed(PriceStore.Priced p, BigDecimal fresh, BigDecimal cost) {
-    BigDecimal margin =
+  private static Changed changed(PriceStore.Priced p, BigDecimal fresh, @Nullable BigDecimal cost) {
+    @Nullable BigDecimal margin =
         cost == null || fresh.signum() == 0
             ? null
             : fresh

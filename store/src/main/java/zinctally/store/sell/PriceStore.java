@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -144,7 +145,12 @@ public class PriceStore {
    */
   @Transactional
   public void set(
-      long item, long list, LocalDate from, long atLeast, BigDecimal each, String login) {
+      long item,
+      long list,
+      @Nullable LocalDate from,
+      long atLeast,
+      @Nullable BigDecimal each,
+      String login) {
     LocalDate day = from == null ? LocalDate.of(1000, 1, 1) : from;
     Optional<BigDecimal> before =
         sql.sql(
@@ -193,8 +199,8 @@ public class PriceStore {
       String code,
       String name,
       String unit,
-      BigDecimal price,
-      Long cost,
+      @Nullable BigDecimal price,
+      @Nullable Long cost,
       long costMicros) {}
 
   /**

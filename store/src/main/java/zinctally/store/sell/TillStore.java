@@ -5,10 +5,10 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.sql.NewRow;
 
 /** Tills: opened with a float, closed with what was counted. Amounts are minor units. */
 @Repository
@@ -150,13 +150,11 @@ public class TillStore {
       sql.sql("update till set opened_by = ? where id = ?").params(login, there.get()).update();
       return there.get();
     }
-    GeneratedKeyHolder key = new GeneratedKeyHolder();
-    sql.sql(
-            "insert into till (place_id, opened_at, opened_by, opening_float)"
-                + " select id, ?, ?, ? from place where name = ?")
-        .params(LocalDateTime.now(clock), login, openingFloat, place)
-        .update(key, "id");
-    return key.getKey().longValue();
+    return NewRow.id(
+        sql.sql(
+                "insert into till (place_id, opened_at, opened_by, opening_float)"
+                    + " select id, ?, ?, ? from place where name = ?")
+            .params(LocalDateTime.now(clock), login, openingFloat, place));
   }
 
   void closed(long id, long expected, long counted, String login) {

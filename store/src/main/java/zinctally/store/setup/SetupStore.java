@@ -5,6 +5,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.Place;
@@ -64,12 +65,17 @@ public class SetupStore {
       long id,
       String name,
       String code,
-      BigDecimal percent,
+      @Nullable BigDecimal percent,
       long account,
       boolean active,
       boolean forSale) {
     public Row(
-        long id, String name, String code, BigDecimal percent, long account, boolean active) {
+        long id,
+        String name,
+        String code,
+        @Nullable BigDecimal percent,
+        long account,
+        boolean active) {
       this(id, name, code, percent, account, active, true);
     }
   }

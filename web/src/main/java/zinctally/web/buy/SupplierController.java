@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -84,7 +85,7 @@ class SupplierController {
   }
 
   @GetMapping("/buy/supplier/{id:\\d+}")
-  String show(
+  @Nullable String show(
       @PathVariable long id,
       Model model,
       HttpServletRequest request,
@@ -125,7 +126,7 @@ class SupplierController {
   }
 
   @GetMapping("/buy/supplier/{id:\\d+}/items")
-  String items(
+  @Nullable String items(
       @PathVariable long id,
       Model model,
       HttpServletRequest request,
@@ -188,7 +189,7 @@ class SupplierController {
   }
 
   private String form(
-      Long id, Map<String, String> fields, Map<String, String> faults, Model model) {
+      @Nullable Long id, Map<String, String> fields, Map<String, String> faults, Model model) {
     model.addAttribute("id", id);
     model.addAttribute("shown", id == null ? "" : Shown.write(fields(id)));
     model.addAttribute("fields", fields);

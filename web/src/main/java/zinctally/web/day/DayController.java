@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -72,7 +73,8 @@ class DayController {
   }
 
   @GetMapping("/")
-  String day(Model model, Principal who, HttpServletRequest request, HttpServletResponse response) {
+  @Nullable String day(
+      Model model, Principal who, HttpServletRequest request, HttpServletResponse response) {
     LocalDate today = LocalDate.now(clock);
     repeats.begin(today);
     LocalDate last = days.lastPaper(today);
@@ -94,7 +96,7 @@ class DayController {
 
   /** What a month's sales, or its cost of goods sold, is made of. */
   @GetMapping("/day/{figure:sales|cost}/{month:\\d{4}-\\d{2}}")
-  String figure(
+  @Nullable String figure(
       @PathVariable String figure,
       @PathVariable String month,
       Model model,

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -122,7 +123,7 @@ class GoodsController {
   }
 
   @GetMapping("/goods/item/{id}/movements")
-  String movements(
+  @Nullable String movements(
       @PathVariable long id,
       Model model,
       HttpServletRequest request,
@@ -138,14 +139,16 @@ class GoodsController {
         .filter(p -> p.price() != null)
         .map(
             p -> {
-              boolean known = cost != null && cost.signum() > 0 && p.price().signum() > 0;
-              BigDecimal gain = known ? p.price().subtract(cost).movePointRight(2) : null;
+              BigDecimal price = p.price();
+              if (cost == null || cost.signum() <= 0 || price == null || price.signum() <= 0)
+                return new PriceShown(p.listName(), say.price(price), "", "", false);
+              BigDecimal gain = price.subtract(cost).movePointRight(2);
               return new PriceShown(
                   p.listName(),
-                  say.price(p.price()),
-                  known ? say.share(gain.divide(p.price(), 1, RoundingMode.HALF_UP)) : "",
-                  known ? say.share(gain.divide(cost, 1, RoundingMode.HALF_UP)) : "",
-                  known && gain.signum() < 0);
+                  say.price(price),
+                  say.share(gain.divide(price, 1, RoundingMode.HALF_UP)),
+                  say.share(gain.divide(cost, 1, RoundingMode.HALF_UP)),
+                  gain.signum() < 0);
             })
         .toList();
   }
@@ -188,7 +191,11 @@ class GoodsController {
   }
 
   private String kept(
-      Long id, Map<String, String> sent, Model model, Principal who, RedirectAttributes after) {
+      @Nullable Long id,
+      Map<String, String> sent,
+      Model model,
+      Principal who,
+      RedirectAttributes after) {
     ItemKeeper.Read read = keeper.read(id, sent, Set.of(), keeper.around());
     if (!read.faults().isEmpty())
       return form(model, id, read.typed(), read.faults(), read.locked());
@@ -209,7 +216,7 @@ class GoodsController {
 
   private String form(
       Model model,
-      Long id,
+      @Nullable Long id,
       Map<String, String> fields,
       Map<String, String> faults,
       boolean locked) {

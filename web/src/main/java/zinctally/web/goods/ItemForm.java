@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.Gtin;
 import zinctally.core.goods.ItemKind;
@@ -179,7 +180,7 @@ final class ItemForm {
     return Quantity.of(read.get().stripTrailingZeros().setScale(6));
   }
 
-  private Quantity quantity(String name, Units units) {
+  private @Nullable Quantity quantity(String name, Units units) {
     String value = cells.text(name, 30);
     if (value.isEmpty()) return null;
     Optional<Units.Typed> read = units.read(value);

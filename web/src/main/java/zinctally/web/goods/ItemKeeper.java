@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.ledger.Account;
@@ -102,7 +103,7 @@ class ItemKeeper {
    * @param id null for a new one
    * @param others codes of items that are made together with it
    */
-  Read read(Long id, Map<String, String> sent, Set<String> others, Around around) {
+  Read read(@Nullable Long id, Map<String, String> sent, Set<String> others, Around around) {
     Optional<ItemCard> before = id == null ? Optional.empty() : Optional.of(card(id));
     boolean locked = id != null && items.moved(id);
     Map<String, String> crossed = new HashMap<>();
@@ -126,7 +127,7 @@ class ItemKeeper {
     if (before.isPresent()
         && before.get().kind() != ItemKind.STOCKED
         && card.kind() == ItemKind.STOCKED
-        && items.sold(id))
+        && items.sold(card.id()))
       form.faults()
           .put(
               "kind",

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zinctally.core.cost.Method;
@@ -102,7 +103,7 @@ record ItemParts(Map<String, Part> parts) {
   }
 
   public Part part(String key) {
-    return parts.get(key);
+    return Objects.requireNonNull(parts.get(key));
   }
 
   /** What is typed, in words. */

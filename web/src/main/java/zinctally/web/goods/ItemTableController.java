@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Controller;
@@ -83,7 +84,10 @@ class ItemTableController {
     Listing listing = GoodsListings.items();
     Ask ask = pages.ask(listing, request);
     Page page = lists.page(listing, ask);
-    List<Long> ids = page.rows().stream().map(r -> ((Number) r.get("id")).longValue()).toList();
+    List<Long> ids =
+        page.rows().stream()
+            .map(r -> ((Number) Objects.requireNonNull(r.get("id"))).longValue())
+            .toList();
     List<ItemTable.Row> rows = new ArrayList<>();
     keeper
         .fields(ids)

@@ -2,6 +2,7 @@ package zinctally.web.goods;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -184,7 +185,8 @@ class WhyController {
     List<Shown> shown = new ArrayList<>();
     shown.add(shown("as booked", comparison.booked(), comparison.sales()));
     for (WhatIfStore.Outcome outcome : comparison.outcomes())
-      shown.add(shown(outcome.method().words(), outcome, comparison.sales()));
+      shown.add(
+          shown(Objects.requireNonNull(outcome.method()).words(), outcome, comparison.sales()));
     model.addAttribute("outcomes", shown);
     model.addAttribute("sales", say.money(comparison.sales()));
     model.addAttribute("left", comparison.left());

@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -46,7 +47,7 @@ class HandleController {
 
   /** Goods that stand above what they would fetch, and those that have risen again. */
   @GetMapping("/handle/proposal")
-  String proposal(
+  @Nullable String proposal(
       @RequestParam(defaultValue = "") String percent,
       Model model,
       HttpServletRequest request,

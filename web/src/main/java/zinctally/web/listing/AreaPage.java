@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
 import java.time.Clock;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.core.papers.PaperKind;
@@ -28,7 +29,7 @@ public class AreaPage {
   }
 
   /** The list that the areas have at this address. */
-  String show(Model model, HttpServletRequest request, HttpServletResponse response) {
+  @Nullable String show(Model model, HttpServletRequest request, HttpServletResponse response) {
     Areas.Place place = areas.at(request.getRequestURI());
     ListPage page = place.page();
     Asked asked = new Asked(request, model, clock);
@@ -48,7 +49,7 @@ public class AreaPage {
   }
 
   /** A list that is reached from a page of an area. */
-  public String under(
+  public @Nullable String under(
       String address,
       Listing listing,
       Model model,

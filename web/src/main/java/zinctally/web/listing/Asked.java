@@ -3,6 +3,7 @@ package zinctally.web.listing;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Objects;
 import org.springframework.ui.Model;
 import zinctally.web.shell.AtDate;
 import zinctally.web.shell.DaySpan;
@@ -20,14 +21,14 @@ public record Asked(HttpServletRequest request, Model model, Clock clock) {
   public LocalDate date() {
     if (!model.containsAttribute(DATE))
       model.addAttribute(DATE, AtDate.read(text(DATE), clock, model));
-    return (LocalDate) model.getAttribute(DATE);
+    return (LocalDate) Objects.requireNonNull(model.getAttribute(DATE));
   }
 
   /** The days asked for; by default those from a day on. */
   public DaySpan days(LocalDate usualFrom) {
     if (!model.containsAttribute(DAYS))
       model.addAttribute(DAYS, DaySpan.read(text("from"), text("to"), usualFrom, today(), model));
-    return (DaySpan) model.getAttribute(DAYS);
+    return (DaySpan) Objects.requireNonNull(model.getAttribute(DAYS));
   }
 
   /** What stands in the address under a name; nothing when it does not. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listing.Column;
@@ -33,13 +34,13 @@ class Cells {
    */
   record Cell(
       String text,
-      String href,
+      @Nullable String href,
       boolean figure,
       boolean quiet,
       boolean whole,
-      Trend trend,
-      Bar bar) {
-    Cell(String text, String href, boolean figure, boolean quiet, boolean whole) {
+      @Nullable Trend trend,
+      @Nullable Bar bar) {
+    Cell(String text, @Nullable String href, boolean figure, boolean quiet, boolean whole) {
       this(text, href, figure, quiet, whole, null, null);
     }
   }
@@ -91,7 +92,8 @@ class Cells {
     }
   }
 
-  private String text(Listing.Type type, Object value) {
+  private String text(Listing.Type type, @Nullable Object value) {
+    if (value == null) return "";
     return switch (type) {
       case MONEY -> say.money(((Number) value).longValue());
       case QUANTITY -> say.quantity(((Number) value).longValue());
@@ -119,7 +121,7 @@ class Cells {
             .toList());
   }
 
-  private static String link(String pattern, Map<String, Object> row) {
+  private static @Nullable String link(String pattern, Map<String, Object> row) {
     Matcher keys = KEY.matcher(pattern);
     StringBuilder link = new StringBuilder();
     while (keys.find()) {

@@ -2,6 +2,7 @@ package zinctally.web.listing;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -37,7 +38,7 @@ class ListController {
                     show));
   }
 
-  String show(Model model, HttpServletRequest request, HttpServletResponse response) {
+  @Nullable String show(Model model, HttpServletRequest request, HttpServletResponse response) {
     return pages.show(model, request, response);
   }
 }

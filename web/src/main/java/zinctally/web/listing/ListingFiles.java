@@ -23,6 +23,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -132,7 +133,7 @@ class ListingFiles {
     return (plain.isEmpty() ? "list" : plain) + "." + form;
   }
 
-  private static Object plain(Column column, Object value, Coin coin) {
+  private static Object plain(Column column, @Nullable Object value, Coin coin) {
     if (value == null) return "";
     return switch (column.type()) {
       case MONEY -> coin.decimal(((Number) value).longValue());

@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.store.listing.Ask;
@@ -55,7 +56,11 @@ public class ListingPage {
    * descending), and the boxes that narrow its column.
    */
   record Head(
-      String words, String href, boolean figure, String sorted, List<Narrowing.Box> boxes) {}
+      String words,
+      @Nullable String href,
+      boolean figure,
+      String sorted,
+      List<Narrowing.Box> boxes) {}
 
   /**
    * All the template needs.
@@ -74,8 +79,8 @@ public class ListingPage {
       List<Head> heads,
       List<ListChoices.Column> columns,
       List<List<Cells.Cell>> rows,
-      Cells.Foot foot,
-      String next,
+      Cells.@Nullable Foot foot,
+      @Nullable String next,
       String empty,
       List<ListPage.Link> exports) {
     /** All that is asked, so that what is done with the list is done with what it shows. */
@@ -123,7 +128,7 @@ public class ListingPage {
    *
    * @param template the page that shows the list; a request by htmx gets its parts alone
    */
-  public String show(
+  public @Nullable String show(
       Listing whole,
       String template,
       Model model,

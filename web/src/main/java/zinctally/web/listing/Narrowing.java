@@ -75,7 +75,7 @@ final class Narrowing {
 
   /** The boxes of a column, none for one that has none. */
   List<Box> boxes(Column column) {
-    return boxes.get(column.key());
+    return boxes.getOrDefault(column.key(), List.of());
   }
 
   /** Whether something is typed in one of them. */

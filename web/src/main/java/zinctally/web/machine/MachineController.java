@@ -2,6 +2,7 @@ package zinctally.web.machine;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,7 +33,7 @@ class MachineController {
 
   @Owns
   @GetMapping(PAGE)
-  String machine(Model model, HttpServletRequest request, HttpServletResponse response) {
+  @Nullable String machine(Model model, HttpServletRequest request, HttpServletResponse response) {
     Machine.Room room = machine.room();
     MachineStore.Database database = store.database();
     model.addAttribute("free", say.bytes(room.free()));

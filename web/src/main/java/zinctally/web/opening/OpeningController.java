@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.math.BigDecimal;
 import java.security.Principal;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -138,7 +139,7 @@ class OpeningController {
   private static Sheet sheet(MultipartFile file, String rows)
       throws IOException, SheetReader.Unreadable {
     return chosen(file)
-        ? SheetReader.file(file.getOriginalFilename(), file.getBytes())
+        ? SheetReader.file(Objects.requireNonNull(file.getOriginalFilename()), file.getBytes())
         : SheetReader.text(rows);
   }
 

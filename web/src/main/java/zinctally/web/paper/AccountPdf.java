@@ -59,7 +59,7 @@ public class AccountPdf {
             : suppliers.card(paper.party()).map(SupplierStore.Card::address).orElse("");
     String language = customer.map(CustomerStore.Card::language).orElse("en");
     Context context = letter.context(looks.look(), language, paper.number());
-    Map<String, String> w = PaperWords.in(language);
+    Words w = PaperWords.in(language);
     context.setVariable("heading", w.get(paper.kind().name()) + " " + paper.number());
     context.setVariable("words", looks.look().words(paper.kind().name()));
     List<Letter.Fact> facts = new ArrayList<>();
@@ -98,7 +98,7 @@ public class AccountPdf {
   public byte[] statement(CustomerStore.Card card, StatementStore.Statement statement)
       throws IOException {
     Context context = letter.context(looks.look(), card.language(), card.name());
-    Map<String, String> w = PaperWords.in(card.language());
+    Words w = PaperWords.in(card.language());
     context.setVariable("heading", w.get("STATEMENT"));
     context.setVariable("words", "");
     context.setVariable(
@@ -138,7 +138,7 @@ public class AccountPdf {
   public byte[] reminder(CustomerStore.Card card, ReminderStore.Reminder reminder)
       throws IOException {
     Context context = letter.context(looks.look(), card.language(), card.name());
-    Map<String, String> w = PaperWords.in(card.language());
+    Words w = PaperWords.in(card.language());
     context.setVariable("heading", w.get("REMINDER"));
     context.setVariable("words", reminder.words());
     context.setVariable(

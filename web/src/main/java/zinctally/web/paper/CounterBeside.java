@@ -2,6 +2,7 @@ package zinctally.web.paper;
 
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.store.paper.DraftStore;
@@ -31,7 +32,7 @@ class CounterBeside {
    * @param done the sale before, just posted; null for none
    * @param change handed back on it, in words
    */
-  record Shown(TillStore.Till till, PostedPaper done, String change, List<Held> held) {}
+  record Shown(TillStore.Till till, @Nullable PostedPaper done, String change, List<Held> held) {}
 
   void show(SavedDraft sale, String login, Model model) {
     Optional<TillStore.Till> till = tills.of(login);

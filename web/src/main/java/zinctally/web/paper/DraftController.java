@@ -83,7 +83,7 @@ public class DraftController {
     try {
       return PaperKind.ofSlug(slug);
     } catch (IllegalArgumentException unknown) {
-      throw new NotThere(unknown.getMessage());
+      throw new NotThere(String.valueOf(unknown.getMessage()));
     }
   }
 

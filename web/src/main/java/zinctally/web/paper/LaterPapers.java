@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.stereotype.Component;
@@ -44,12 +45,12 @@ class LaterPapers {
     return some.stream()
         .map(
             l -> {
-              PaperStore.PaperRef ref = refs.get(l.event().id());
+              PaperStore.PaperRef ref = Objects.requireNonNull(refs.get(l.event().id()));
               return new Shown(
                   ref.id(),
                   ref.number(),
                   ref.date().toString(),
-                  codes.get(l.item()),
+                  codes.getOrDefault(l.item(), ""),
                   say.change(-l.difference()),
                   l.postingDate().toString());
             })

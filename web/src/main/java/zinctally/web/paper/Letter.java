@@ -6,7 +6,6 @@ import java.util.Arrays;
 import java.util.Base64;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import zinctally.store.book.BookStore;
@@ -35,7 +34,7 @@ class Letter {
   public record Column(String name, String label, boolean figure) {}
 
   /** From the right for a language that is read so: tables are always laid out from the left. */
-  static <T> List<T> inReadingOrder(Map<String, String> words, List<T> cells) {
+  static <T> List<T> inReadingOrder(Words words, List<T> cells) {
     if (words.get("dir").equals("ltr")) return cells;
     List<T> turned = new ArrayList<>(cells);
     Collections.reverse(turned);

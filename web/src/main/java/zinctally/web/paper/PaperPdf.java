@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import zinctally.core.number.Coin;
@@ -84,7 +85,7 @@ public class PaperPdf {
         buying ? Optional.empty() : customers.card(paper.party());
     String language = customer.map(CustomerStore.Card::language).orElse("en");
     Context context = letter.context(look, language, paper.number());
-    Map<String, String> w = PaperWords.in(language);
+    Words w = PaperWords.in(language);
     context.setVariable("paper", paper);
     context.setVariable("buying", buying);
     context.setVariable("in", new InWords(w));
@@ -151,7 +152,7 @@ public class PaperPdf {
   }
 
   /** The order, delivery note or invoice that a paper goes on from, each under its name. */
-  private List<Letter.Fact> goesOnFrom(PostedPaper paper, Map<String, String> w) {
+  private List<Letter.Fact> goesOnFrom(PostedPaper paper, Words w) {
     Map<String, List<String>> earlier = new LinkedHashMap<>();
     papers
         .goesOnFrom(paper.id())
@@ -169,7 +170,7 @@ public class PaperPdf {
   }
 
   /** Quantities and units in the paper's language. */
-  public record InWords(Map<String, String> words) {
+  public record InWords(Words words) {
     public String quantity(PostedPaper.Line line) {
       return PaperWords.quantity(words, line.quantity(), line.measure().rec20());
     }
@@ -186,7 +187,7 @@ public class PaperPdf {
   public record TaxSum(String words, String amount) {}
 
   /** Tax by rate: what it is on, and how much; empty where no line bears any. */
-  private List<TaxSum> taxes(PostedPaper paper, Map<String, String> w) {
+  private List<TaxSum> taxes(PostedPaper paper, Words w) {
     return paper.taxes().stream()
         .map(
             t ->
@@ -203,7 +204,7 @@ public class PaperPdf {
   }
 
   /** How a counter sale was paid: each tender, what is due later, what came back of the cash. */
-  private List<Paid> paid(PostedPaper paper, Draft text, Map<String, String> w) {
+  private List<Paid> paid(PostedPaper paper, Draft text, Words w) {
     List<Paid> paid = new ArrayList<>();
     for (PostedPaper.Booking tender : paper.payments())
       paid.add(
@@ -231,7 +232,7 @@ public class PaperPdf {
   }
 
   /** What is to be paid, by when and where to; null when nothing is. */
-  private String toPay(PostedPaper paper, Map<String, String> w) {
+  private @Nullable String toPay(PostedPaper paper, Words w) {
     long open = paper.dues().stream().mapToLong(PostedPaper.Due::open).sum();
     if (!paper.kind().is(Trait.SELLS) || paper.kind().is(Trait.COUNTER) || open <= 0) return null;
     String bank = books.book().bank();

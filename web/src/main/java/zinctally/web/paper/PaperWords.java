@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.ResourceBundle;
 import java.util.stream.Collectors;
@@ -12,7 +13,7 @@ import zinctally.core.units.Unit;
 
 /** The words on papers that are handed over, by language. */
 public final class PaperWords {
-  private static final Map<String, Map<String, String>> BY_LANGUAGE = new HashMap<>();
+  private static final Map<String, Words> BY_LANGUAGE = new HashMap<>();
   private static final ResourceBundle.Control AS_ASKED =
       ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES);
 
@@ -23,7 +24,7 @@ public final class PaperWords {
               "words.papers", language.equals("en") ? Locale.ROOT : new Locale(language), AS_ASKED);
       Map<String, String> words = new HashMap<>();
       bundle.keySet().forEach(key -> words.put(key, bundle.getString(key)));
-      BY_LANGUAGE.put(language, Map.copyOf(words));
+      BY_LANGUAGE.put(language, new Words(words));
     }
   }
 
@@ -38,8 +39,13 @@ public final class PaperWords {
     return languages;
   }
 
+  /** The language if it is one of ours, else English. */
+  public static String known(String language) {
+    return languages().containsKey(language) ? language : "en";
+  }
+
   /** A unit's sign in a language; the sign itself where the language has no word of its own. */
-  static String unit(Map<String, String> words, String sign) {
+  static String unit(Words words, String sign) {
     return words.getOrDefault("unit." + sign, sign);
   }
 
@@ -49,7 +55,7 @@ public final class PaperWords {
    *
    * @param rec20 the base unit's code
    */
-  static String quantity(Map<String, String> words, String quantity, String rec20) {
+  static String quantity(Words words, String quantity, String rec20) {
     Optional<Unit> base = Unit.read(rec20);
     if (base.isEmpty()) return quantity;
     return Arrays.stream(quantity.split(" "))
@@ -58,7 +64,7 @@ public final class PaperWords {
   }
 
   /** Words by key; English for a language that is not known. */
-  static Map<String, String> in(String language) {
-    return BY_LANGUAGE.getOrDefault(language, BY_LANGUAGE.get("en"));
+  static Words in(String language) {
+    return Objects.requireNonNull(BY_LANGUAGE.get(known(language)));
   }
 }

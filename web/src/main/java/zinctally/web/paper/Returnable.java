@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.flow.Traded;
@@ -19,12 +20,12 @@ final class Returnable {
       left.merge(some.line(), Math.max(0, some.returnable()), Long::sum);
       lines.putIfAbsent(some.line(), some);
     }
-    left.replaceAll((line, open) -> Math.min(open, most(lines.get(line))));
+    left.replaceAll((line, open) -> Math.min(open, most(Objects.requireNonNull(lines.get(line)))));
     return left.entrySet().stream()
         .filter(line -> line.getValue() > 0)
         .map(
             line -> {
-              Traded of = lines.get(line.getKey());
+              Traded of = Objects.requireNonNull(lines.get(line.getKey()));
               String many = of.item().units().say(new Quantity(line.getValue()));
               return Map.of("paper", number, "item", of.item().code(), "quantity", many);
             })

@@ -5,6 +5,7 @@ import java.math.RoundingMode;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
@@ -29,7 +30,8 @@ class RowOffers {
   }
 
   /** What cells left empty are offered; nothing is looked up for those that are filled. */
-  Map<String, String> offered(int row, Reading.RowFacts facts, Item item, AskedOfRows asked) {
+  Map<String, String> offered(
+      int row, Reading.RowFacts facts, @Nullable Item item, AskedOfRows asked) {
     Map<String, String> offered = new HashMap<>();
     PaperKind kind = asked.draft().kind();
     if (kind.is(Trait.PRICED) && asked.follows(row, "tax"))
@@ -58,7 +60,7 @@ class RowOffers {
   }
 
   /** What the list says, when another price is typed; empty when it says the same. */
-  String list(int row, Item item, String unit, AskedOfRows asked) {
+  String list(int row, @Nullable Item item, String unit, AskedOfRows asked) {
     if (!asked.selling() || item == null || asked.follows(row, "price")) return "";
     String list = price(row, item, unit, asked);
     Optional<BigDecimal> typed = Figures.read(asked.draft().cell(row, "price"));

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
@@ -179,7 +180,7 @@ class RowsBeside {
         items, accounts, party, AskedOfRows.selling(draft) ? draft.field("place") : "");
   }
 
-  private static String here(Item item, Map<Long, StockStore.Free> free) {
+  private static String here(@Nullable Item item, Map<Long, StockStore.Free> free) {
     if (item == null || !item.stocked()) return "";
     StockStore.Free there = free.getOrDefault(item.id(), new StockStore.Free(item.id(), 0, 0));
     String here = item.units().say(new Quantity(there.here()));

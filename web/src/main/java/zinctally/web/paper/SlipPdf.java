@@ -3,7 +3,6 @@ package zinctally.web.paper;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
@@ -38,7 +37,7 @@ public class SlipPdf {
             .filter(s -> piece.onHand() == 0);
     String language =
         went.flatMap(s -> customers.card(s.party())).map(CustomerStore.Card::language).orElse("en");
-    Map<String, String> w = PaperWords.in(language);
+    Words w = PaperWords.in(language);
     List<Letter.Fact> facts = new ArrayList<>();
     facts.add(new Letter.Fact(w.get("item"), List.of(piece.itemName(), piece.itemCode())));
     facts.add(new Letter.Fact(w.get("serial"), List.of(piece.code())));

@@ -5,6 +5,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import oasis.names.specification.ubl.schema.xsd.commonaggregatecomponents_21.AddressType;
 import oasis.names.specification.ubl.schema.xsd.commonaggregatecomponents_21.CustomerPartyType;
@@ -126,7 +127,7 @@ class UblInvoice {
           TaxSubtotalType part = new TaxSubtotalType();
           part.setTaxableAmount(coin.decimal(sum[0])).setCurrencyID(coin.code());
           part.setTaxAmount(coin.decimal(sum[1])).setCurrencyID(coin.code());
-          part.setTaxCategory(category(code, percents.get(code)));
+          part.setTaxCategory(category(code, Objects.requireNonNull(percents.get(code))));
           total.addTaxSubtotal(part);
         });
     return total;

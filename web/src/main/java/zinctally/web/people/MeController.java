@@ -5,6 +5,7 @@ import java.security.Principal;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
@@ -83,7 +84,7 @@ class MeController {
     if (fault.isPresent()) return wrong(after, fault.get());
     Optional<String> weak = NewPassword.fault(next, person.login(), person.name());
     if (weak.isPresent()) return wrong(after, "The new one: " + weak.get());
-    people.password(person, hashing.encode(next), person.login());
+    people.password(person, Objects.requireNonNull(hashing.encode(next)), person.login());
     sessions.endOthers(person.login(), here(request));
     after.addFlashAttribute(
         "told", "Your password is changed; you are signed out everywhere else.");

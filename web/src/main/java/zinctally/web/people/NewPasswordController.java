@@ -1,5 +1,6 @@
 package zinctally.web.people;
 
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
@@ -39,7 +40,7 @@ class NewPasswordController {
       model.addAttribute("fault", weak.get());
       return ask(by, model);
     }
-    Optional<String> login = links.use(by, hashing.encode(next));
+    Optional<String> login = links.use(by, Objects.requireNonNull(hashing.encode(next)));
     if (login.isEmpty()) return ask(by, model);
     sessions.end(login.get());
     return "redirect:/sign-in?renewed";

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.core.env.Environment;
 import org.springframework.core.env.Profiles;
@@ -93,12 +94,9 @@ class SignInController {
       faults.put("login", "Two to sixty letters, digits, dots or dashes.");
     NewPassword.fault(first.password(), first.login(), first.name())
         .ifPresent(says -> faults.put("password", says));
-    Coin coin = null;
-    try {
-      coin = Coin.of(first.currency());
-    } catch (IllegalArgumentException unknown) {
+    Optional<Coin> coin = coin(first.currency());
+    if (coin.isEmpty())
       faults.put("currency", "Three letters of ISO 4217, such as EUR, GBP or JPY.");
-    }
     LocalDate today = LocalDate.now(clock);
     Optional<LocalDate> cutOver = Days.read(first.cutOver(), today, today);
     if (cutOver.isEmpty()) faults.put("cutOver", "A date such as 2026-01-01.");
@@ -107,7 +105,7 @@ class SignInController {
       model.addAttribute("faults", faults);
       return "people/first";
     }
-    if (!books.begin(first.book().strip(), coin, cutOver.get(), () -> owner(first)))
+    if (!books.begin(first.book().strip(), coin.orElseThrow(), cutOver.get(), () -> owner(first)))
       return "redirect:/sign-in";
     checks.soon("start");
     return "redirect:/sign-in?made";
@@ -116,7 +114,18 @@ class SignInController {
   private boolean owner(First first) {
     if (!people.nobody()) return false;
     people.add(
-        first.login(), first.name().strip(), hashing.encode(first.password()), Person.Role.OWNER);
+        first.login(),
+        first.name().strip(),
+        Objects.requireNonNull(hashing.encode(first.password())),
+        Person.Role.OWNER);
     return true;
+  }
+
+  private static Optional<Coin> coin(String typed) {
+    try {
+      return Optional.of(Coin.of(typed));
+    } catch (IllegalArgumentException unknown) {
+      return Optional.empty();
+    }
   }
 }

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -94,7 +95,7 @@ class ProveController {
   }
 
   @GetMapping("/prove/account/{id}")
-  String account(
+  @Nullable String account(
       @PathVariable long id,
       Model model,
       HttpServletRequest request,

@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -37,7 +38,7 @@ class TaxController {
   }
 
   @GetMapping("/prove/tax")
-  String tax(
+  @Nullable String tax(
       @RequestParam(defaultValue = "") String from,
       @RequestParam(defaultValue = "") String to,
       Model model,
@@ -57,7 +58,7 @@ class TaxController {
   }
 
   @GetMapping("/prove/tax/papers")
-  String papers(
+  @Nullable String papers(
       @RequestParam(defaultValue = "") String from,
       @RequestParam(defaultValue = "") String to,
       Model model,

@@ -115,7 +115,7 @@ public class CounterDesk {
       return new Payment(payment.id(), draft, amount, State.CHARGED, reference);
     } catch (CardReader.Declined declined) {
       payments.moves(payment, State.DECLINED);
-      throw refused(declined.getMessage());
+      throw refused(String.valueOf(declined.getMessage()));
     }
   }
 

@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -95,7 +96,7 @@ class CustomerController {
   }
 
   @GetMapping("/sell/customer/{id:\\d+}")
-  String show(
+  @Nullable String show(
       @PathVariable long id,
       Model model,
       HttpServletRequest request,
@@ -201,7 +202,7 @@ class CustomerController {
   }
 
   private String form(
-      Long id, Map<String, String> fields, Map<String, String> faults, Model model) {
+      @Nullable Long id, Map<String, String> fields, Map<String, String> faults, Model model) {
     model.addAttribute("id", id);
     model.addAttribute("shown", id == null ? "" : Shown.write(fields(id)));
     model.addAttribute("fields", fields);
@@ -256,9 +257,7 @@ class CustomerController {
             cells.text("phone", 60),
             cells.text("tax_number", 60),
             cells.text("notes", 2000),
-            PaperWords.languages().containsKey(typed.get("language"))
-                ? typed.get("language")
-                : "en",
+            PaperWords.known(typed.getOrDefault("language", "")),
             cells.isOn("state"));
     if (!faults.isEmpty()) return form(id, typed, faults, model);
     Optional<Long> kept = customers.save(card, who.getName());

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -76,7 +77,8 @@ class PriceController {
     return "redirect:/sell/prices";
   }
 
-  private String set(
+  /** What is wrong with it; null when the price is set. */
+  private @Nullable String set(
       String item, long list, String from, String least, String price, String login) {
     Optional<Item> found = catalogues.open().item(item);
     if (found.isEmpty()) return "No item has the code or name \"" + item + "\".";

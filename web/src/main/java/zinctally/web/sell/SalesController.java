@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -35,7 +36,7 @@ class SalesController {
 
   /** What each of the staff sold, less what came back: the basis of a commission. */
   @GetMapping("/sell/commission")
-  String commission(
+  @Nullable String commission(
       @RequestParam(defaultValue = "") String from,
       @RequestParam(defaultValue = "") String to,
       Model model,
@@ -55,7 +56,7 @@ class SalesController {
   }
 
   @GetMapping({"/sell/sales", "/sell/sales/{by}"})
-  String sales(
+  @Nullable String sales(
       @PathVariable(required = false) String by,
       @RequestParam(defaultValue = "") String from,
       @RequestParam(defaultValue = "") String to,

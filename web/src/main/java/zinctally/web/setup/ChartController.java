@@ -82,7 +82,7 @@ class ChartController {
       taxes.ofAccount(account.code(), tax);
       trail.leave(who, "account", account.id(), before, Optional.of(account));
     } catch (ChartOfAccounts.Wrong refused) {
-      return Answer.wrong(after, "/accounts", refused.getMessage());
+      return Answer.wrong(after, "/accounts", String.valueOf(refused.getMessage()));
     }
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/setup/accounts";
@@ -110,7 +110,7 @@ class ChartController {
       after.addFlashAttribute("told", told);
     } catch (SheetReader.Unreadable | ChartOfAccounts.Wrong refused) {
       TransactionAspectSupport.currentTransactionStatus().setRollbackOnly();
-      return Answer.wrong(after, "/accounts", refused.getMessage());
+      return Answer.wrong(after, "/accounts", String.valueOf(refused.getMessage()));
     }
     return "redirect:/setup/accounts";
   }

@@ -20,6 +20,7 @@ import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.rendering.PDFRenderer;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -105,7 +106,7 @@ class LookController {
     return "setup/papers :: picture";
   }
 
-  private String picture(LookStore.Look look) throws IOException {
+  private @Nullable String picture(LookStore.Look look) throws IOException {
     Optional<Long> latest = papers.latest(PaperKind.INVOICE);
     if (latest.isEmpty()) return null;
     byte[] pdf = pdfs.handed(papers.find(latest.get()).orElseThrow(), look);

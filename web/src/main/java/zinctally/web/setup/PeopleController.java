@@ -1,6 +1,7 @@
 package zinctally.web.setup;
 
 import java.security.Principal;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -80,7 +81,9 @@ class PeopleController {
         "/people",
         name,
         120,
-        () -> people.add(login, name.strip(), hashing.encode(password), role));
+        () ->
+            people.add(
+                login, name.strip(), Objects.requireNonNull(hashing.encode(password)), role));
   }
 
   @Owns

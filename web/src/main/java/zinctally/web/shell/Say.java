@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
@@ -47,7 +48,7 @@ public class Say {
     return books.find().map(Book::coin).orElse(Coin.of("EUR"));
   }
 
-  public String money(Long minor) {
+  public String money(@Nullable Long minor) {
     return minor == null ? "" : coin().say(minor);
   }
 
@@ -150,7 +151,7 @@ public class Say {
    *
    * @param href where they lead; null for nowhere
    */
-  public record Piece(String words, String href) {}
+  public record Piece(String words, @Nullable String href) {}
 
   /** A sentence with the papers it names as links. */
   public List<Piece> pieces(String sentence) {

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A form remembers what it showed when it was opened, so that only what was changed in it is
@@ -74,7 +75,7 @@ public final class Shown {
     return merged;
   }
 
-  private static String plain(String text) {
+  private static String plain(@Nullable String text) {
     return text == null ? "" : text.replace("\r", "").strip();
   }
 }

@@ -2,6 +2,7 @@ package zinctally.web.shell;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.DispatcherServlet;
 import org.springframework.web.servlet.FlashMap;
@@ -11,7 +12,7 @@ import org.springframework.web.servlet.support.SessionFlashMapManager;
 @Component(DispatcherServlet.FLASH_MAP_MANAGER_BEAN_NAME)
 class Told extends SessionFlashMapManager {
   @Override
-  protected List<FlashMap> retrieveFlashMaps(HttpServletRequest request) {
+  protected @Nullable List<FlashMap> retrieveFlashMaps(HttpServletRequest request) {
     return SameForAll.FILES.matches(request) ? null : super.retrieveFlashMaps(request);
   }
 }

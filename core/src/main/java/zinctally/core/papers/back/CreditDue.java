@@ -1,6 +1,7 @@
 package zinctally.core.papers.back;
 
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.money.OpenItem;
 
@@ -13,4 +14,4 @@ import zinctally.core.papers.money.OpenItem;
  * @param rate of its first line; null for none
  */
 public record CreditDue(
-    OpenItem item, String number, LocalDate date, long net, long tax, TaxRate rate) {}
+    OpenItem item, String number, LocalDate date, long net, long tax, @Nullable TaxRate rate) {}

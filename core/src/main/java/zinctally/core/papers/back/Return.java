@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
@@ -207,7 +208,7 @@ public record Return(
 
   /** What a line no longer waits for: the bill of goods that came, the invoice of goods sent. */
   private void ends(Line line, Linking links) {
-    Awaited waits = line.of().unbilled();
+    Awaited waits = Objects.requireNonNull(line.of().unbilled());
     Item item = line.item();
     long micros = line.quantity().micros();
     links.fill(line.row(), waits, micros, line.drawn());

@@ -3,6 +3,7 @@ package zinctally.core.papers.flow;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Share;
 import zinctally.core.papers.PaperKind;
@@ -37,7 +38,7 @@ public record Awaited(
     long openValue,
     long net,
     BigDecimal price,
-    TaxRate rate,
+    @Nullable TaxRate rate,
     Order order,
     List<Arrival> arrivals) {
   /**

@@ -2,6 +2,7 @@ package zinctally.core.papers.flow;
 
 import java.time.LocalDate;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.TaxRate;
@@ -38,11 +39,11 @@ public record Traded(
     long returned,
     long value,
     long net,
-    TaxRate rate,
+    @Nullable TaxRate rate,
     long lot,
     Map<Long, Long> lots,
     String billedWith,
-    Awaited unbilled) {
+    @Nullable Awaited unbilled) {
   /** Millionths that can still go back. */
   public long returnable() {
     return quantity - returned;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 
@@ -41,7 +42,11 @@ public record PaperForm(
    * @param suggestion what is offered while it is typed; null for nothing
    */
   public record Field(
-      String name, String label, Input input, Choice choice, Suggestion suggestion) {
+      String name,
+      String label,
+      Input input,
+      @Nullable Choice choice,
+      @Nullable Suggestion suggestion) {
     /** Whether there is anything to choose, or it is typed. */
     public boolean needed() {
       return choice == null || choice.needed();
@@ -59,11 +64,15 @@ public record PaperForm(
       String label,
       boolean figure,
       boolean computed,
-      Suggestion suggestion,
+      @Nullable Suggestion suggestion,
       String below,
       String says) {
     private Column(
-        String name, String label, boolean figure, boolean computed, Suggestion suggestion) {
+        String name,
+        String label,
+        boolean figure,
+        boolean computed,
+        @Nullable Suggestion suggestion) {
       this(name, label, figure, computed, suggestion, "", "");
     }
 
@@ -73,7 +82,7 @@ public record PaperForm(
     }
 
     /** What is offered, in addresses; null for nothing. */
-    public String suggest() {
+    public @Nullable String suggest() {
       return suggestion == null ? null : suggestion.key();
     }
   }

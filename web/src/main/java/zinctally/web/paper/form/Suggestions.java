@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import zinctally.core.ledger.Account;
@@ -156,7 +157,8 @@ public class Suggestions {
                             new Offer(
                                 t.code(),
                                 t.name(),
-                                say.percent(t.percent().stripTrailingZeros())))));
+                                say.percent(
+                                    Objects.requireNonNull(t.percent()).stripTrailingZeros())))));
   }
 
   /** What an opening line is: owed to suppliers, by customers, or credit of either. */

@@ -1,0 +1,5 @@
+/** Measures. */
+@NullMarked
+package zinctally.bench;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** The sheet that opens a book. */
+@NullMarked
+package zinctally.store.opening;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Drafts and posted papers. */
+@NullMarked
+package zinctally.store.paper;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Pages of Goods. */
+@NullMarked
+package zinctally.web.goods;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Pages of Handle. */
+@NullMarked
+package zinctally.web.handle;
+
+import org.jspecify.annotations.NullMarked;

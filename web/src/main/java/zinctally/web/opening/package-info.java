@@ -1,0 +1,5 @@
+/** The page that opens a book. */
+@NullMarked
+package zinctally.web.opening;
+
+import org.jspecify.annotations.NullMarked;

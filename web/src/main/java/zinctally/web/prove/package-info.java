@@ -1,0 +1,5 @@
+/** Pages of Prove. */
+@NullMarked
+package zinctally.web.prove;
+
+import org.jspecify.annotations.NullMarked;
