@@ -45,8 +45,10 @@ answers() { # whether the application answers at the machine itself
 
 java_app() { # database profile-arguments...
   local db=$1; shift
-  ZINC_DB_URL="jdbc:mariadb://127.0.0.1:$DB_PORT/$db?createDatabaseIfNotExist=true" ZINC_DB_USER=zinc \
-  ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") ZINC_PORT=$WEB_PORT ZINC_ADDRESS=$WEB_ADDRESS ZINC_HOME_DIR=$HOME_DIR exec java -Xmx1g -XX:+UseSerialGC -XX:TieredStopAtLevel=4 -jar "$JAR" "$@"
+  local url=jdbc:mariadb://127.0.0.1:$DB_PORT/$db
+  ZINC_DB_URL=$url ZINC_DB_USER=zinc_app ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/app.password") \
+  SPRING_FLYWAY_URL="$url?createDatabaseIfNotExist=true" SPRING_FLYWAY_USER=zinc SPRING_FLYWAY_PASSWORD=$(cat "$HOME_DIR/run/db.password") \
+  ZINC_PORT=$WEB_PORT ZINC_ADDRESS=$WEB_ADDRESS ZINC_HOME_DIR=$HOME_DIR exec java -Xmx1g -XX:+UseSerialGC -XX:TieredStopAtLevel=4 -jar "$JAR" "$@"
 }
 
 serve() { # own|demo
@@ -54,6 +56,7 @@ serve() { # own|demo
   if alive "$pid" && [ "$(cat "$served")" = "$book" ]; then address "$book"; return; fi
   ! alive "$pid" || fail "the $(cat "$served") book is being served on port $WEB_PORT; ./zinc-tally stop ends that"
   ! open_port "$WEB_PORT" || fail "port $WEB_PORT is taken by another program; set ZINC_PORT to a free one"
+  [ ! -e "$HOME_DIR/run/restoring-$book" ] || fail "going back to a backup was broken off in the middle; do it again before the book is served. What it was before lies in $HOME_DIR/before-restore"
   [ "$book" != own ] || before_upgrade "$book"
   say "Starting ..."
   (umask 077; java_app "zinc_$book" --spring.profiles.active="$book" "${LISTENS[@]}" "--logging.file.name=$HOME_DIR/log/web.log" --logging.threshold.console=off \
@@ -79,7 +82,9 @@ address() {
   local host=$WEB_ADDRESS; case $host in 0.0.0.0|::) host=$(hostname -f 2>/dev/null || hostname) ;; esac
   say "Zinc Tally is at $SCHEME://$host:$WEB_PORT/"
   if [ "$1" = demo ]; then say "Sign in as owner, bookkeeper, counter or reader; the password is: wickmere"
-  else say "The first visit makes the owner's sign-in; it must come from this machine itself."; fi
+  elif [ -z "$(db_sql -N "zinc_$1" -e 'select 1 from app_user limit 1' 2>/dev/null)" ]; then
+    say "The first visit makes the owner's sign-in; it must come from this machine itself."
+  fi
 }
 
 stop_one() {

@@ -10,35 +10,47 @@ check_database() { # database: what must hold in it
 }
 
 dump() { # database: all of it as it is at one moment, whoever works in it; nobody's sessions
-  MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb-dump --no-defaults -h127.0.0.1 -P"$DB_PORT" -uzinc \
-    --single-transaction --quick --hex-blob --ignore-table-data="$1.SPRING_SESSION" \
-    --ignore-table-data="$1.SPRING_SESSION_ATTRIBUTES" "$1" | gzip
+  { say "-- the log is $(log_name)"
+    MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb-dump --no-defaults -h127.0.0.1 -P"$DB_PORT" -uzinc \
+      --single-transaction --master-data=2 --quick --hex-blob --ignore-table-data="$1.SPRING_SESSION" \
+      --ignore-table-data="$1.SPRING_SESSION_ATTRIBUTES" "$1"
+  } | gzip
 }
 
-load() { # file database: empties the database first
-  db_sql -e "drop database if exists $2; create database $2 character set utf8mb4 collate utf8mb4_unicode_ci" || return 1
-  gzip -dc "$1" | db_sql "$2"
+load() { # file database moment: empties the database first; goes on to the moment, if one is given
+  local quiet='set sql_log_bin = 0'
+  db_sql -e "$quiet; drop database if exists $2; create database $2 character set utf8mb4 collate utf8mb4_unicode_ci" || return 1
+  gzip -dc "$1" | db_sql --init-command="$quiet" "$2" || return 1
+  [ -z "$3" ] || forward "$2" "$3" | db_sql --binary-mode --init-command="$quiet" "$2"
 }
 
-try_out() { # file: loads it aside and checks what is in it
+try_out() { # file moment: loads it aside and checks what is in it
   local log=$HOME_DIR/log/backup-check.log good=
   gzip -t "$1" 2>/dev/null || return 1
-  if load "$1" zinc_tried 2> "$log" && check_database zinc_tried >> "$log" 2>&1; then good=1; fi
+  if load "$1" zinc_tried "$2" 2> "$log" && check_database zinc_tried >> "$log" 2>&1; then good=1; fi
   db_sql -e 'drop database if exists zinc_tried'
   [ -n "$good" ]
 }
 
 noted() { # book file seconds: so that the owner sees it
-  local name=${2//\\/\\\\} made; name=${name//\'/\'\'}; made=${2##*/zinc-"$1"-}
+  local name=${2//\\/\\\\} made; name=${name//\'/\'\'}; made=$(made_at "$2")
   db_sql "zinc_$1" -e "insert into backup_made (made_at, file, bytes, seconds) values
-    (str_to_date('${made%%.*}', '%Y-%m-%d-%H%i%s'), left('$name', 500), $(stat -c %s "$2"), $3)" ||
+    (str_to_date('$made', '%Y-%m-%d-%H%i%s'), left('$name', 500), $(stat -c %s "$2"), $3)" ||
     say "The book could not be told of it; it is of an earlier version."
+}
+
+backups() { # folder book: its backups, newest first
+  find "$1" -maxdepth 1 \( -name "zinc-$2-*.sql.gz" -o -name "zinc-$2-*.sql.gz.age" \) | sort -r
+}
+
+made_at() { # file: the moment its name tells, as 2026-11-25-140500
+  local name=${1##*/zinc-}; name=${name#*-}; printf '%s\n' "${name%%.*}"
 }
 
 thin() { # folder book: all of eight days stay, then one a week for six weeks, then one a month
   local file day age slot seen=" " now; now=$(date +%s)
-  find "$1" -maxdepth 1 -name "zinc-$2-*.sql.gz" | sort -r | while IFS= read -r file; do
-    day=${file##*/zinc-"$2"-}; day=${day:0:10}
+  backups "$1" "$2" | while IFS= read -r file; do
+    day=$(made_at "$file"); day=${day:0:10}
     age=$(((now - $(date -d "$day" +%s)) / 86400))
     if [ "$age" -le 8 ]; then continue
     elif [ "$age" -le 42 ]; then slot=$(date -d "$day" +%G-%V)
@@ -47,12 +59,17 @@ thin() { # folder book: all of eight days stay, then one a week for six weeks, t
   done
 }
 
-nightly() { # folder book: a backup whenever the newest is almost a day old, once there is a book
+due() { # folder book: whether the newest backup is almost a day old, or none leads into the log there is now
+  [ ! -e "$1/log-$(log_name)/begins" ] || [ -z "$(find "$1" -maxdepth 1 -name "zinc-$2-*.sql.gz*" ! -name '*.part' -mmin -1380 -print -quit 2>/dev/null)" ]
+}
+
+nightly() { # folder book: a backup whenever the newest is almost a day old, once there is a book; its log twice a minute
   while alive "$HOME_DIR/run/web.pid"; do
-    if [ -n "$(db_sql -N "zinc_$2" -e 'select 1 from book' 2>/dev/null)" ] && [ -z "$(find "$1" -maxdepth 1 -name "zinc-$2-*.sql.gz" -mmin -1380 -print -quit 2>/dev/null)" ]; then
+    if [ -n "$(db_sql -N "zinc_$2" -e 'select 1 from book' 2>/dev/null)" ] && due "$1" "$2"; then
       if (backup "$1" "$2"); then thin "$1" "$2"; else sleep 3000; fi
     fi
-    sleep 60
+    keep_log "$1" || say "The log could not be kept in $1."
+    sleep 30
   done
 }
 
@@ -69,29 +86,55 @@ before_upgrade() { # book: kept as it is before a new version changes how it is 
 }
 
 backup() { # folder book
-  local folder=$1 book=$2 began=$SECONDS file
+  local folder=$1 book=$2 began=$SECONDS file part=$HOME_DIR/run/backup.part
   there_is "zinc_$book" || fail "there is no $book book here yet"
-  mkdir -p "$folder" 2>/dev/null || fail "cannot write in $folder"
+  mkdir -p "$folder" 2>/dev/null && [ -w "$folder" ] || fail "cannot write in $folder"
   file=$folder/zinc-$book-$(date +%Y-%m-%d-%H%M%S).sql.gz
-  (umask 077; dump "zinc_$book" > "$file.part") || { rm -f "$file.part"; fail "the backup could not be written to $folder"; }
-  try_out "$file.part" || fail "what was written does not hold; it stays as $file.part, see $HOME_DIR/log/backup-check.log"
-  mv "$file.part" "$file"
+  (umask 077; dump "zinc_$book" > "$part") || { rm -f "$part"; fail "the backup could not be written"; }
+  try_out "$part" "" || fail "what was written does not hold; it stays as $part, see $HOME_DIR/log/backup-check.log"
+  [ -z "${ZINC_BACKUP_KEY:-}" ] || file=$file.age
+  (umask 077; hidden < "$part" > "$file.part") && mv "$file.part" "$file" || { rm -f "$file.part" "$part"; fail "the backup could not be written to $folder"; }
+  rm -f "$part"
+  if [ "$book" = own ]; then keep_log "$folder" && touch "$folder/log-$(log_name)/begins" || fail "the log could not be kept in $folder"; fi
   noted "$book" "$file" "$((SECONDS - began))"
   say "$file: $(du -h "$file" | cut -f1), read back and checked, $((SECONDS - began)) s"
 }
 
-restore() { # file book
-  local file=$1 book=$2 before
-  [ -f "$file" ] || fail "there is no file $file"
+restore() { # file-or-folder book moment
+  local file=$1 book=$2 moment=$3 before plain=$HOME_DIR/run/restore.sql.gz upto=
+  if [ -n "$moment" ]; then
+    upto=$(date -d "$moment" +%Y-%m-%d-%H%M%S 2>/dev/null) || fail "\"$moment\" is not a moment such as \"2026-11-25 14:05\""
+    moment=$(date -d "$moment" '+%Y-%m-%d %H:%M:%S')
+  fi
+  if [ -d "$file" ]; then
+    LOGS=$file
+    for file in $(backups "$LOGS" "$book") ""; do [ -n "$upto" ] && [[ $(made_at "$file") > $upto ]] || break; done
+    [ -n "$file" ] || fail "there is no backup of the $book book ${moment:+from before $moment }in $LOGS"
+    moment=${moment:-2037-12-31 23:59:59}
+  else
+    LOGS=$(dirname "$file")
+    [ -f "$file" ] || fail "there is no file or folder $file"
+  fi
   if alive "$HOME_DIR/run/web.pid" && [ "$(cat "$HOME_DIR/run/web.book")" = "$book" ]; then fail "the $book book is being served; ./zinc-tally stop first"; fi
   say "Reading $file ..."
-  try_out "$file" || fail "$file does not hold a sound book; nothing was changed. See $HOME_DIR/log/backup-check.log"
+  (umask 077; shown "$file" > "$plain") || { rm -f "$plain"; fail "$file cannot be read; nothing was changed"; }
+  [ -z "$moment" ] || [ "$book" != own ] || after "$plain" "$LOGS" "$upto" || fail "the log after $file is not in $LOGS; nothing was changed. restore $file goes back to the backup itself"
+  [ "$book" = own ] || moment=
+  try_out "$plain" "$moment" || fail "$file does not hold a sound book; nothing was changed. See $HOME_DIR/log/backup-check.log"
   if there_is "zinc_$book"; then
     mkdir -p "$HOME_DIR/before-restore"
     before=$HOME_DIR/before-restore/zinc-$book-$(date +%Y-%m-%d-%H%M%S).sql.gz
     (umask 077; dump "zinc_$book" > "$before") || fail "the present book could not be kept; nothing was changed"
     say "The present book is kept as $before"
   fi
-  load "$file" "zinc_$book" || fail "$file could not be read whole; restore ${before:-another file} to go back"
-  say "The $book book is as it was in $file"
+  [ "$book" != own ] || [ ! -d "$LOGS/log-$(log_name)" ] || keep_log "$LOGS" || fail "the log could not be kept in $LOGS; nothing was changed"
+  touch "$HOME_DIR/run/restoring-$book"
+  load "$plain" "zinc_$book" "$moment" || fail "$file could not be read whole; restore ${before:-another file} to go back"
+  rm -rf "$plain" "$HOME_DIR/run/after" "$HOME_DIR/run/restoring-$book"
+  say "The $book book is as it was $(case $moment in "") echo "in $file" ;; 2037*) echo "at the last moment that was kept" ;; *) echo "on $moment" ;; esac)"
+  # what is kept from now on goes on from the restored book
+  if [ "$book" = own ]; then
+    log_begins
+    [ -z "${ZINC_BACKUP:-}" ] || backup "$ZINC_BACKUP" own
+  fi
 }

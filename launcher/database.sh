@@ -6,6 +6,11 @@ db_account() { # the Unix user the server runs as
   if id mysql >/dev/null 2>&1 && setpriv --reuid mysql --regid mysql --clear-groups test -x "$HOME_DIR" 2>/dev/null; then echo mysql; else echo root; fi
 }
 
+secret() { # file: words nobody knows, made once
+  [ -f "$HOME_DIR/run/$1" ] || (umask 077; head -c 24 /dev/urandom | base64 | tr -d '/+=\n' > "$HOME_DIR/run/$1")
+}
+
+# zinc makes, migrates and keeps books; zinc_app, which the application uses, is given by it what it needs
 db_sql() { MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb --no-defaults -h127.0.0.1 -P"$DB_PORT" -uzinc "$@"; }
 
 db_up() {
@@ -13,9 +18,8 @@ db_up() {
   if alive "$pid"; then return; fi
   ! open_port "$DB_PORT" || fail "port $DB_PORT is taken by another program; set ${DB_PORT_NAME:-ZINC_DB_PORT} to a free one"
   user=$(db_account)
-  if [ ! -f "$HOME_DIR/run/db.password" ]; then
-    (umask 077; head -c 24 /dev/urandom | base64 | tr -d '/+=\n' > "$HOME_DIR/run/db.password")
-  fi
+  secret db.password; secret app.password
+  log_ready "$user"
   # a folder of its own for temporary tables: a server that starts clears them away
   mkdir -p "$HOME_DIR/db-tmp"; [ "$user" != mysql ] || chown mysql "$HOME_DIR/db-tmp"
   if [ ! -d "$data/mysql" ]; then
@@ -23,12 +27,16 @@ db_up() {
     mariadb-install-db --no-defaults --user="$user" --datadir="$data" --tmpdir="$HOME_DIR/db-tmp" --auth-root-authentication-method=normal --skip-test-db \
       > "$HOME_DIR/log/db-install.log" 2>&1 || fail "could not make the database; see $HOME_DIR/log/db-install.log"
   fi
-  local init=$HOME_DIR/run/db-init.sql word; word=$(cat "$HOME_DIR/run/db.password")
+  local init=$HOME_DIR/run/db-init.sql word app
+  word=$(cat "$HOME_DIR/run/db.password"); app=$(cat "$HOME_DIR/run/app.password")
   (umask 077; cat > "$init" <<SQL
 create user if not exists zinc@'127.0.0.1' identified by '$word';
 alter user zinc@'127.0.0.1' identified by '$word';
 revoke all privileges, grant option from zinc@'127.0.0.1';
-grant all on \`zinc\_%\`.* to zinc@'127.0.0.1';
+grant all on \`zinc\_%\`.* to zinc@'127.0.0.1' with grant option;
+grant binlog monitor, binlog replay, binlog admin on *.* to zinc@'127.0.0.1';
+create user if not exists zinc_app@'127.0.0.1' identified by '$app';
+alter user zinc_app@'127.0.0.1' identified by '$app';
 alter user root@localhost identified via unix_socket;
 SQL
   )
@@ -40,6 +48,7 @@ SQL
     --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve \
     --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION \
     --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=512M --innodb-log-file-size=256M \
+    --log-bin="$HOME_DIR/db-log/log" --binlog-format=row --binlog-do-db=zinc_own --sync-binlog=1 --max-binlog-size=16M --expire-logs-days=35 \
     --local-infile=0 --max-allowed-packet=64M --max-connections=120 --tmp-table-size=128M --max-heap-table-size=128M </dev/null >/dev/null 2>&1 &
   echo $! > "$pid"
   for _ in $(seq 150); do

@@ -25,6 +25,7 @@ prepare() {
   chmod -f go-rwx "$HOME_DIR"/log/* || true # what is written down of the work is for who keeps this machine
   room
   command -v javac >/dev/null 2>&1 || fail "a JDK 17 or later is missing. Install with: apt-get install openjdk-17-jdk-headless"
+  [ -z "${ZINC_BACKUP_KEY:-}${ZINC_BACKUP_IDENTITY:-}" ] || packages age age
   packages mvn maven mariadbd mariadb-server mariadb-install-db mariadb-server
 }
 

@@ -9,5 +9,6 @@ tests() { # maven arguments...
   db_up
   trap 'stop_one db' EXIT
   ZINC_DB_SERVER="jdbc:mariadb://127.0.0.1:$DB_PORT/" ZINC_DB_USER=zinc ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") \
+    ZINC_DB_APP_PASSWORD=$(cat "$HOME_DIR/run/app.password") \
     PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 mvn -B -Pstrict "$@"
 }

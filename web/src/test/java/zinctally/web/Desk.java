@@ -16,6 +16,7 @@ import java.util.UUID;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /** The whole application on a database of its own, with a browser before it. */
 final class Desk implements AutoCloseable {
@@ -25,6 +26,7 @@ final class Desk implements AutoCloseable {
   private final Browser browser;
   private final List<String> failed = new ArrayList<>();
   final String address;
+  private final JdbcClient owner;
 
   /**
    * @param profile {@code own} for an empty book, {@code demo} for the demo book
@@ -39,9 +41,16 @@ final class Desk implements AutoCloseable {
             .properties(Map.of("logging.level.root", "error"))
             .run(
                 "--server.port=0",
-                "--spring.datasource.url=" + server + schema + "?createDatabaseIfNotExist=true",
-                "--spring.datasource.username=" + System.getenv("ZINC_DB_USER"),
-                "--spring.datasource.password=" + System.getenv("ZINC_DB_PASSWORD"));
+                "--spring.datasource.url=" + server + schema,
+                "--spring.datasource.username=zinc_app",
+                "--spring.datasource.password=" + System.getenv("ZINC_DB_APP_PASSWORD"),
+                "--spring.flyway.url=" + server + schema + "?createDatabaseIfNotExist=true",
+                "--spring.flyway.user=" + System.getenv("ZINC_DB_USER"),
+                "--spring.flyway.password=" + System.getenv("ZINC_DB_PASSWORD"));
+    owner =
+        JdbcClient.create(
+            new DriverManagerDataSource(
+                server + schema, System.getenv("ZINC_DB_USER"), System.getenv("ZINC_DB_PASSWORD")));
     address = "http://127.0.0.1:" + application.getEnvironment().getProperty("local.server.port");
     playwright = Playwright.create();
     browser = browser(playwright);
@@ -73,8 +82,9 @@ final class Desk implements AutoCloseable {
     return application.getBean(name);
   }
 
+  /** The book's database with all rights, which the application has not. */
   JdbcClient sql() {
-    return get(JdbcClient.class);
+    return owner;
   }
 
   /** A fresh window of 1280 x 800. */

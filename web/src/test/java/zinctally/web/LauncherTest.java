@@ -48,4 +48,18 @@ class LauncherTest {
     List<LocalDate> monthly = left.stream().filter(d -> d.isBefore(today.minusDays(43))).toList();
     assertThat(monthly).hasSizeBetween(5, 7).extracting(YearMonth::from).doesNotHaveDuplicates();
   }
+
+  @Test
+  void the_newest_backup_is_told_by_its_name_also_when_it_is_encrypted(@TempDir Path folder)
+      throws Exception {
+    for (String name :
+        List.of(
+            "zinc-own-2026-11-24-020000.sql.gz",
+            "zinc-own-2026-11-25-020000.sql.gz.age",
+            "zinc-own-2026-11-26-020000.sql.gz.part",
+            "zinc-demo-2026-11-27-020000.sql.gz")) Files.createFile(folder.resolve(name));
+    backups(
+        "newest=$(backups " + folder + " own | head -1);",
+        "[ \"$(made_at \"$newest\")\" = 2026-11-25-020000 ]");
+  }
 }

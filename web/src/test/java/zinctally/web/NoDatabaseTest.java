@@ -33,7 +33,7 @@ class NoDatabaseTest extends OwnBookTest {
 
   @AfterEach
   void itAnswersAgain() {
-    database().getHikariConfigMXBean().setPassword(System.getenv("ZINC_DB_PASSWORD"));
+    database().getHikariConfigMXBean().setPassword(System.getenv("ZINC_DB_APP_PASSWORD"));
   }
 
   private static void kept(String says) {

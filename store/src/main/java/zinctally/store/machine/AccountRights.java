@@ -1,0 +1,61 @@
+package zinctally.store.machine;
+
+import java.util.Set;
+import org.flywaydb.core.api.callback.BaseCallback;
+import org.flywaydb.core.api.callback.Context;
+import org.flywaydb.core.api.callback.Event;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.SingleConnectionDataSource;
+import org.springframework.stereotype.Component;
+
+/**
+ * What the application's database account may do, when it is not the one that migrates: read and
+ * add everywhere in its own book, change and delete only where something is kept as it now is. What
+ * has been posted and what was written down of who did it can be added to, never changed.
+ */
+@Component
+class AccountRights extends BaseCallback {
+  private static final Set<String> ONLY_ADDED_TO =
+      Set.of(
+          "journal",
+          "journal_line",
+          "cost_entry",
+          "quantity_move",
+          "paper_line",
+          "paper_version",
+          "audit");
+  private static final String MIGRATIONS = "flyway_schema_history";
+
+  private final String application;
+
+  AccountRights(@Value("${spring.datasource.username}") String application) {
+    this.application = application;
+  }
+
+  @Override
+  public boolean supports(Event event, Context context) {
+    return event == Event.AFTER_MIGRATE;
+  }
+
+  @Override
+  public void handle(Event event, Context context) {
+    JdbcClient sql =
+        JdbcClient.create(new SingleConnectionDataSource(context.getConnection(), true));
+    String migrates = sql.sql("select current_user()").query(String.class).single();
+    if (migrates.startsWith(application + "@")) return;
+    String to = " to '" + application + "'@'" + migrates.substring(migrates.indexOf('@') + 1) + "'";
+    String book = sql.sql("select database()").query(String.class).single();
+    sql.sql("grant select on `" + book.replace("_", "\\_") + "`.*" + to).update();
+    for (String table :
+        sql.sql("select table_name from information_schema.tables where table_schema = database()")
+            .query(String.class)
+            .list())
+      if (!table.equals(MIGRATIONS))
+        sql.sql("grant " + writing(table) + " on `" + table + "`" + to).update();
+  }
+
+  private static String writing(String table) {
+    return ONLY_ADDED_TO.contains(table) ? "insert" : "insert, update, delete";
+  }
+}
