@@ -12,6 +12,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import zinctally.core.number.Coin;
+import zinctally.core.papers.Allowed;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
@@ -21,6 +22,7 @@ import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
+import zinctally.store.people.RoleMay;
 import zinctally.store.posting.Posting;
 import zinctally.store.setup.SetupStore;
 
@@ -30,6 +32,7 @@ class DemoOpening {
   static final LocalDate CUT_OVER = LocalDate.of(2025, 9, 1);
   private final BookStore books;
   private final PeopleStore people;
+  private final RoleMay roles;
   private final PasswordEncoder hashing;
   private final SetupStore setup;
   private final GroupStore groups;
@@ -41,6 +44,7 @@ class DemoOpening {
   DemoOpening(
       BookStore books,
       PeopleStore people,
+      RoleMay roles,
       PasswordEncoder hashing,
       SetupStore setup,
       GroupStore groups,
@@ -50,6 +54,7 @@ class DemoOpening {
       JdbcClient sql) {
     this.books = books;
     this.people = people;
+    this.roles = roles;
     this.hashing = hashing;
     this.setup = setup;
     this.groups = groups;
@@ -71,6 +76,10 @@ class DemoOpening {
     people.add("bookkeeper", "Maren Holt", hash, Person.Role.BOOKKEEPER);
     people.add("counter", "Tobin Ash", hash, Person.Role.COUNTER);
     people.add("reader", "Sela Brandt", hash, Person.Role.READER);
+    roles.give(
+        Person.Role.COUNTER,
+        new RoleMay.Given(false, false, new Allowed(false, BigDecimal.TEN, false, false), false),
+        "owner");
     sql.sql(
             """
             update app_user set initials = case login when 'owner' then 'IW'

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zinctally.core.price.PriceChange;
+import zinctally.store.book.ListPrices;
 import zinctally.store.sell.PriceChanges;
 import zinctally.store.sell.PriceStore;
 
@@ -53,21 +54,23 @@ class PricesTest extends OneBookTest {
   }
 
   private static Optional<BigDecimal> price(String code, long list, LocalDate on, long quantity) {
-    return step(code, list, on, quantity).map(PriceStore.Step::price);
+    return step(code, list, on, quantity).map(ListPrices.Step::price);
   }
 
-  private static Optional<PriceStore.Step> step(
+  private static Optional<ListPrices.Step> step(
       String code, long list, LocalDate on, long quantity) {
     long item = item(code);
-    return prices.listed(List.of(item), list, on).price(item, quantity * 1_000_000);
+    return book.get(ListPrices.class)
+        .listed(List.of(item), list, on)
+        .price(item, quantity * 1_000_000);
   }
 
   @Test
   void a_price_that_the_first_list_stands_in_with_holds_tax_as_the_first_list_does() {
     prices.withTax(retail, true, "owner");
     try {
-      assertThat(step("JAR", trade, JULY, 1)).get().returns(true, PriceStore.Step::withTax);
-      assertThat(step("JAR", trade, JULY, 24)).get().returns(false, PriceStore.Step::withTax);
+      assertThat(step("JAR", trade, JULY, 1)).get().returns(true, ListPrices.Step::withTax);
+      assertThat(step("JAR", trade, JULY, 24)).get().returns(false, ListPrices.Step::withTax);
     } finally {
       prices.withTax(retail, false, "owner");
     }

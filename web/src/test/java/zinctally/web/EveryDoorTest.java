@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -18,8 +19,10 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import zinctally.core.papers.Allowed;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person.Role;
+import zinctally.store.people.RoleMay;
 
 /** Every address there is, tried by everybody. */
 class EveryDoorTest extends OwnBookTest {
@@ -33,6 +36,8 @@ class EveryDoorTest extends OwnBookTest {
     for (Role role : List.of(Role.COUNTER, Role.READER))
       desk.get(PeopleStore.class)
           .add(role.name().toLowerCase(java.util.Locale.ROOT), role.words(), hash, role);
+    for (Role role : RoleMay.SAID_FOR)
+      desk.get(RoleMay.class).give(role, RoleMay.Given.ALL, "owner");
     PEOPLE.put(Role.OWNER, page);
     for (Role role : List.of(Role.BOOKKEEPER, Role.COUNTER, Role.READER))
       PEOPLE.put(role, desk.signedIn(role.name().toLowerCase(java.util.Locale.ROOT), WORD));
@@ -54,6 +59,13 @@ class EveryDoorTest extends OwnBookTest {
   }
 
   private static List<Door> doors() {
+    return doors("99999");
+  }
+
+  /**
+   * @param id what stands for an id in an address
+   */
+  private static List<Door> doors(String id) {
     RequestMappingHandlerMapping all =
         (RequestMappingHandlerMapping) desk.bean("requestMappingHandlerMapping");
     return all.getHandlerMethods().entrySet().stream()
@@ -64,30 +76,30 @@ class EveryDoorTest extends OwnBookTest {
                     .flatMap(
                         path ->
                             m.getKey().getMethodsCondition().getMethods().stream()
-                                .map(how -> new Door(how, real(path), may(m.getValue())))))
+                                .map(how -> new Door(how, real(path, id), may(m.getValue())))))
         .filter(door -> !OPEN.contains(door.path))
         .toList();
   }
 
   /** With something in the place of each variable. */
-  private static String real(String path) {
+  private static String real(String path, String id) {
     StringBuilder real = new StringBuilder();
     int depth = 0;
     int from = 0;
     for (int at = 0; at < path.length(); at++) {
       char letter = path.charAt(at);
       if (letter == '{' && depth++ == 0) from = at + 1;
-      else if (letter == '}' && --depth == 0) real.append(one(path.substring(from, at)));
+      else if (letter == '}' && --depth == 0) real.append(one(path.substring(from, at), id));
       else if (depth == 0) real.append(letter);
     }
     return real.toString();
   }
 
   /** What a variable may be: the first word of several, a month, or a number. */
-  private static String one(String variable) {
+  private static String one(String variable, String id) {
     if (variable.startsWith("month")) return "2026-01";
     String words = variable.substring(variable.indexOf(':') + 1);
-    return words.contains("|") ? words.substring(0, words.indexOf('|')) : "99999";
+    return words.contains("|") ? words.substring(0, words.indexOf('|')) : id;
   }
 
   private static Set<Role> may(HandlerMethod method) {
@@ -127,6 +139,37 @@ class EveryDoorTest extends OwnBookTest {
   }
 
   @Test
+  void who_is_not_given_costs_comes_upon_none() {
+    item("ODD", "FIFO", "SERIAL");
+    receive("ODD", "2026-01-05", "2", "7.77", "numbers", "A1, A2");
+    sell("2026-01-06", "ODD", "1", "numbers", "A1");
+    RoleMay roles = desk.get(RoleMay.class);
+    roles.give(Role.COUNTER, new RoleMay.Given(false, false, Allowed.ALL, false), "owner");
+    Set<String> ids = new TreeSet<>(List.of("1", "2", "3", "sales"));
+    ids.add(desk.sql().sql("select max(id) from item").query(String.class).single());
+    ids.addAll(desk.sql().sql("select id from paper").query(String.class).list());
+    int seen = 0;
+    for (String id : ids)
+      for (Door door : doors(id))
+        for (String as : List.of("", "?as=csv", "?q=ODD"))
+          if (!door.changes() && !door.path.contains("sign-out")) {
+            APIResponse answer = PEOPLE.get(Role.COUNTER).request().get(door.at() + as);
+            if (answer.status() != 200) continue;
+            seen++;
+            assertThat(answer.text()).as(door.path + as).doesNotContain("7.77", "15.54", "777");
+          }
+    assertThat(seen).isGreaterThan(150);
+    assertThat(PEOPLE.get(Role.OWNER).request().get(desk.address + "/goods").text())
+        .contains("7.77");
+    for (String shut :
+        List.of("/buy", "/prove", "/handle", "/ask", "/goods/what-if", "/sell/sales"))
+      assertThat(PEOPLE.get(Role.COUNTER).request().get(desk.address + shut).status())
+          .as(shut)
+          .isEqualTo(403);
+    roles.give(Role.COUNTER, RoleMay.Given.ALL, "owner");
+  }
+
+  @Test
   void who_has_not_signed_in_sees_and_changes_nothing() {
     Page nobody = desk.window();
     nobody.navigate(desk.address + "/sign-in");
@@ -148,5 +191,20 @@ class EveryDoorTest extends OwnBookTest {
                 RequestOptions.create().setHeader("Host", "elsewhere.example").setMaxRedirects(0));
     assertThat(answer.headers().getOrDefault("location", "/")).startsWith("/");
     assertThat(answer.text()).doesNotContain("elsewhere.example");
+  }
+
+  @Test
+  void health_is_told_to_everybody_and_of_what_to_the_owner() {
+    Page nobody = desk.window();
+    assertThat(nobody.request().get(desk.address + "/health").text())
+        .contains("\"status\":\"UP\"")
+        .doesNotContain("backup");
+    assertThat(page.request().get(desk.address + "/health").text())
+        .contains("\"status\":\"UP\"", "\"db\"", "\"diskSpace\"", "\"check\"", "\"backup\"");
+    assertThat(page.request().get(desk.address + "/metrics").text())
+        .contains("hikaricp_connections");
+    assertThat(PEOPLE.get(Role.BOOKKEEPER).request().get(desk.address + "/metrics").status())
+        .isEqualTo(403);
+    nobody.context().close();
   }
 }

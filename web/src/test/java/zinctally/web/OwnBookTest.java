@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.TimeoutError;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -60,28 +61,35 @@ abstract class OwnBookTest {
         .update();
   }
 
-  static void sell(String date, String code, String quantity) {
+  static void sell(String date, String code, String quantity, String... more) {
     long draft =
         desk.get(DraftStore.class)
             .begin(
                 new Draft(
                     PaperKind.INVOICE,
                     Map.of("date", date, "customer", "Fenwick Garden", "place", "Store"),
-                    List.of(Map.of("item", code, "quantity", quantity, "price", "9.00"))),
+                    List.of(row(more, "item", code, "quantity", quantity, "price", "9.00"))),
                 "owner");
     desk.get(Posting.class).post(draft, "owner");
   }
 
-  static void receive(String code, String date, String quantity, String price) {
+  static void receive(String code, String date, String quantity, String price, String... more) {
     long draft =
         desk.get(DraftStore.class)
             .begin(
                 new Draft(
                     PaperKind.RECEIPT,
                     Map.of("date", date, "supplier", "Orrin Joinery", "place", "Store"),
-                    List.of(Map.of("item", code, "quantity", quantity, "price", price))),
+                    List.of(row(more, "item", code, "quantity", quantity, "price", price))),
                 "owner");
     desk.get(Posting.class).post(draft, "owner");
+  }
+
+  private static Map<String, String> row(String[] more, String... cells) {
+    Map<String, String> row = new HashMap<>();
+    for (String[] some : List.of(cells, more))
+      for (int i = 0; i < some.length; i += 2) row.put(some[i], some[i + 1]);
+    return row;
   }
 
   static void begin(String key) {

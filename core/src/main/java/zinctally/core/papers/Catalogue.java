@@ -63,6 +63,12 @@ public interface Catalogue {
   /** What goods on hand cost, else the latest known cost; empty when never had. */
   Optional<LatestCost> presentCost(long item);
 
+  /**
+   * What so many millionths of an item are sold to a customer for on a day; empty without a price.
+   */
+  Optional<Allowed.ListPrice> listPrice(
+      Item item, long customer, long micros, LocalDate on, @Nullable TaxRate rate);
+
   /** Minor units a customer may owe; empty for no limit. */
   Optional<Long> creditLimit(long party);
 

@@ -73,6 +73,11 @@ public interface Paper {
     return Optional.empty();
   }
 
+  /** What of it goes further than its writer may; empty for a paper that nobody is held by. */
+  default List<Fault> beyond(Allowed allowed, Catalogue book) {
+    return List.of();
+  }
+
   /** What it wants done to stock and ledger. */
   Plan plan(Catalogue book);
 }

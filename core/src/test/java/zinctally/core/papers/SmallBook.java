@@ -60,6 +60,7 @@ public final class SmallBook implements Catalogue {
   public final Map<Long, Standing> standings = new HashMap<>();
   public final Map<Long, List<LateCharge>> charged = new HashMap<>();
   public final Map<String, String> numbersOfTheirs = new HashMap<>();
+  public final Map<Long, Allowed.ListPrice> listed = new HashMap<>();
   public Promised promised = new Promised(0, 0, "");
   public Free free = new Free(0, 0, 0, null);
   public LocalDate firstOpenDay = LocalDate.of(2025, 1, 1);
@@ -217,6 +218,12 @@ public final class SmallBook implements Catalogue {
   @Override
   public Optional<LatestCost> presentCost(long item) {
     return latestCost(item);
+  }
+
+  @Override
+  public Optional<Allowed.ListPrice> listPrice(
+      Item item, long customer, long micros, LocalDate on, TaxRate rate) {
+    return Optional.ofNullable(listed.get(item.id()));
   }
 
   @Override

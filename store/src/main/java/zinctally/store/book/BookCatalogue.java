@@ -8,11 +8,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
+import zinctally.core.papers.Allowed;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
@@ -35,6 +37,8 @@ import zinctally.store.ledger.AccountStore;
 /** What the book knows, looked up once for one reading and remembered while it lasts. */
 public final class BookCatalogue implements Catalogue {
   private final JdbcClient sql;
+
+  private final ListPrices prices;
 
   private final long amends;
 
@@ -62,8 +66,10 @@ public final class BookCatalogue implements Catalogue {
       long amends,
       AccountStore accounts,
       GroupStore groups,
+      ListPrices prices,
       Clock clock) {
     this.sql = sql;
+    this.prices = prices;
     this.amends = amends;
     this.shortStock = book.shortStock();
     this.rules =
@@ -112,6 +118,12 @@ public final class BookCatalogue implements Catalogue {
   @Override
   public Optional<LatestCost> presentCost(long item) {
     return costs.present(item, items.known());
+  }
+
+  @Override
+  public Optional<Allowed.ListPrice> listPrice(
+      Item item, long customer, long micros, LocalDate on, @Nullable TaxRate rate) {
+    return prices.of(item.id(), customer, micros, on, rate);
   }
 
   @Override

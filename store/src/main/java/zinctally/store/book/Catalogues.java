@@ -13,14 +13,21 @@ public class Catalogues {
   private final BookStore books;
   private final AccountStore accounts;
   private final GroupStore groups;
+  private final ListPrices prices;
   private final Clock clock;
 
   Catalogues(
-      JdbcClient sql, BookStore books, AccountStore accounts, GroupStore groups, Clock clock) {
+      JdbcClient sql,
+      BookStore books,
+      AccountStore accounts,
+      GroupStore groups,
+      ListPrices prices,
+      Clock clock) {
     this.sql = sql;
     this.books = books;
     this.accounts = accounts;
     this.groups = groups;
+    this.prices = prices;
     this.clock = clock;
   }
 
@@ -30,7 +37,7 @@ public class Catalogues {
 
   /** As if what a posted paper has settled were still open, for reading its next version. */
   public BookCatalogue amending(long paper) {
-    return new BookCatalogue(sql, books.book(), paper, accounts, groups, clock);
+    return new BookCatalogue(sql, books.book(), paper, accounts, groups, prices, clock);
   }
 
   /**
@@ -41,6 +48,6 @@ public class Catalogues {
    */
   public BookCatalogue held(long amends, boolean alone) {
     Book book = alone ? books.heldAlone() : books.held();
-    return new BookCatalogue(sql, book, amends, accounts, groups, clock);
+    return new BookCatalogue(sql, book, amends, accounts, groups, prices, clock);
   }
 }

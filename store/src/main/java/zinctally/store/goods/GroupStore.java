@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -65,8 +64,9 @@ public class GroupStore {
       return inOrder.get(0);
     }
 
-    public Group group(long id) {
-      return Objects.requireNonNull(groups.get(id));
+    /** The group of an id; null when there is none. */
+    public @Nullable Group group(long id) {
+      return groups.get(id);
     }
 
     public Optional<Group> named(String name) {

@@ -30,27 +30,34 @@ public final class DayListings {
                 new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
                 new Column("party", "Who", "w.name", TEXT),
                 new Column("kind", "What", "k.words", TEXT),
-                new Column("stock", "Stock", "nullif(p.stock_value, 0)", MONEY, Papers.PAPER),
+                new Column("stock", "Stock", "nullif(p.stock_value, 0)", MONEY, Papers.PAPER)
+                    .ofCost(),
                 new Column("sales", "Sales", "nullif(" + SALES + ", 0)", MONEY, Papers.PAPER),
-                new Column("cost", "Cost", "nullif(" + COST + ", 0)", MONEY, Papers.PAPER),
+                new Column("cost", "Cost", "nullif(" + COST + ", 0)", MONEY, Papers.PAPER).ofCost(),
                 new Column(
-                    "margin",
-                    "Margin",
-                    "if("
-                        + SALES
-                        + " > 0, round(100 * ("
-                        + SALES
-                        + " - "
-                        + COST
-                        + ") / "
-                        + SALES
-                        + ", 1), null)",
-                    PERCENT),
+                        "margin",
+                        "Margin",
+                        "if("
+                            + SALES
+                            + " > 0, round(100 * ("
+                            + SALES
+                            + " - "
+                            + COST
+                            + ") / "
+                            + SALES
+                            + ", 1), null)",
+                        PERCENT)
+                    .ofCost(),
                 new Column("state", "State", Papers.STATE, TEXT)),
             "p.id",
             "-date",
             "No paper yet.")
         .addedUpTo(A_PAGE_READ_ALL_DAY);
+  }
+
+  /** The same, only the papers of customers. */
+  public static Listing ofCustomers(Listing dayBook) {
+    return dayBook.also("k.side = 'CUSTOMER'");
   }
 
   /** What a paper of selling has booked as income, less what it took back. */

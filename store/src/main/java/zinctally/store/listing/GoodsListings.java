@@ -47,7 +47,7 @@ public final class GoodsListings {
                 new Column("name", "Name", "i.name", TEXT, "/goods/item/{id}"),
                 new Column("group", "Group", "g.name", TEXT),
                 new Column("on_hand", "On hand", "h.on_hand", QUANTITY, "/goods/item/{id}"),
-                new Column("worth", "Worth", "h.worth", MONEY, "/goods/item/{id}"),
+                new Column("worth", "Worth", "h.worth", MONEY, "/goods/item/{id}").ofCost(),
                 new Column("trend", "Twelve months", TREND_SQL, TREND),
                 new Column("price", "Sells at", "p.price", PRICE),
                 new Column("supplier", "Usual supplier", "i.supplier", TEXT),
@@ -78,7 +78,7 @@ public final class GoodsListings {
             new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
             new Column("party", "Who", "w.name", TEXT),
             new Column("quantity", "Quantity", "nullif(n.quantity, 0)", QUANTITY, Papers.PAPER),
-            new Column("value", "Value", "n.value", MONEY, Papers.PAPER),
+            new Column("value", "Value", "n.value", MONEY, Papers.PAPER).ofCost(),
             new Column(
                 "cause",
                 "Put right by",
@@ -129,7 +129,7 @@ public final class GoodsListings {
             new Column("code", "Code", "i.code", TEXT, "/goods/item/{item_id}"),
             new Column("name", "Item", "i.name", TEXT, "/goods/item/{item_id}"),
             new Column("quantity", "Not there yet", "u.quantity", QUANTITY),
-            new Column("value", "Provisional cost", "u.value", MONEY, Papers.PAPER),
+            new Column("value", "Provisional cost", "u.value", MONEY, Papers.PAPER).ofCost(),
             new Column("supplier", "Usual supplier", "i.supplier", TEXT)),
         "u.event_id",
         "date",
@@ -176,7 +176,7 @@ public final class GoodsListings {
     for (Place place : places)
       columns.add(new Column("at" + place.id(), place.name(), at(place.id()), QUANTITY));
     columns.add(new Column("all", "In all", "h.on_hand", QUANTITY, Papers.ITEM));
-    columns.add(new Column("value", "Worth", "h.worth", MONEY, Papers.ITEM));
+    columns.add(new Column("value", "Worth", "h.worth", MONEY, Papers.ITEM).ofCost());
     return new Listing(
             "What is where",
             """

@@ -49,6 +49,12 @@ public record Listing(
     return new Listing(name, from, params, columns, id, sort, empty, of, rows);
   }
 
+  /** The same, of its rows only those for which a condition of SQL holds, too. */
+  Listing also(String condition) {
+    return new Listing(
+        name, from + " and " + condition, params, columns, id, sort, empty, of, most);
+  }
+
   /** The same, a list of papers of these kinds, whose names its SQL has as {@code :kinds}. */
   Listing of(PaperKind... kinds) {
     Map<String, Object> all = new HashMap<>(params);
@@ -84,11 +90,18 @@ public record Listing(
    * @param sql an expression over {@code from}
    * @param link where it leads, with {@code {key}} of any column; empty for nowhere
    * @param summed whether the list says what it comes to; money is, unless it says otherwise
+   * @param cost whether it tells what goods cost, or what is earned, which not everyone sees
    */
   public record Column(
-      String key, String heading, String sql, Type type, String link, boolean summed) {
+      String key,
+      String heading,
+      String sql,
+      Type type,
+      String link,
+      boolean summed,
+      boolean cost) {
     public Column(String key, String heading, String sql, Type type, String link) {
-      this(key, heading, sql, type, link, type == Type.MONEY);
+      this(key, heading, sql, type, link, type == Type.MONEY, false);
     }
 
     public Column(String key, String heading, String sql, Type type) {
@@ -97,11 +110,11 @@ public record Listing(
 
     /** The same, added up: figures of one unit, such as quantities of one item. */
     public Column addedUp() {
-      return new Column(key, heading, sql, type, link, true);
+      return new Column(key, heading, sql, type, link, true, cost);
     }
 
     private Column hidden() {
-      return new Column(key, heading, sql, Type.HIDDEN, link, false);
+      return new Column(key, heading, sql, Type.HIDDEN, link, false, cost);
     }
 
     /** Whether it is a picture: a list is neither sorted by it nor narrowed. */
@@ -111,13 +124,23 @@ public record Listing(
 
     /** The same, never added up: sums of these would mean nothing. */
     public Column apart() {
-      return new Column(key, heading, sql, type, link, false);
+      return new Column(key, heading, sql, type, link, false, cost);
+    }
+
+    /** The same, only for who sees what goods cost. */
+    public Column ofCost() {
+      return new Column(key, heading, sql, type, link, summed, true);
     }
   }
 
   /** The same without some columns; they can still be sorted by and led from. */
   public Listing without(Collection<String> keys) {
     return with(columns.stream().map(c -> keys.contains(c.key()) ? c.hidden() : c).toList());
+  }
+
+  /** The same for who does not see what goods cost: without those columns, not merely hidden. */
+  public Listing withoutCosts() {
+    return with(columns.stream().filter(c -> !c.cost()).toList());
   }
 
   /** The same as a file has it: without what is drawn. */

@@ -41,18 +41,25 @@ public final class PriceListings {
             new Column("from", "From", "if(p.from_date < '1900-01-01', null, p.from_date)", DATE),
             new Column("least", "At least", "nullif(p.min_quantity, 0)", QUANTITY),
             new Column("price", "Price", "p.price", PRICE),
-            new Column("cost", "Cost now", "cast(" + cost + " as decimal(18,4))", PRICE),
+            new Column("cost", "Cost now", "cast(" + cost + " as decimal(18,4))", PRICE).ofCost(),
             new Column(
-                "margin",
-                "Margin",
-                "cast(100 * (p.price - " + cost + ") / nullif(p.price, 0) as decimal(9,1))",
-                PERCENT),
+                    "margin",
+                    "Margin",
+                    "cast(100 * (p.price - " + cost + ") / nullif(p.price, 0) as decimal(9,1))",
+                    PERCENT)
+                .ofCost(),
             new Column(
-                "markup",
-                "Markup",
-                "cast(100 * (p.price - " + cost + ") / nullif(" + cost + ", 0) as decimal(9,1))",
-                PERCENT),
-            new Column("state", "State", "if(p.price < " + cost + ", 'under cost', '')", TEXT)),
+                    "markup",
+                    "Markup",
+                    "cast(100 * (p.price - "
+                        + cost
+                        + ") / nullif("
+                        + cost
+                        + ", 0) as decimal(9,1))",
+                    PERCENT)
+                .ofCost(),
+            new Column("state", "State", "if(p.price < " + cost + ", 'under cost', '')", TEXT)
+                .ofCost()),
         "concat(i.code, '.', p.list_id, '.', p.from_date, '.', lpad(p.min_quantity, 18, '0'))",
         "list",
         "No price yet. An item's form sets the first.");

@@ -33,7 +33,7 @@ public final class SellListings {
             new Column("reference", "Their reference", "p.reference", TEXT),
             new Column("what", "What", Papers.WHAT, TEXT),
             new Column("place", "Out of", "l.name", TEXT),
-            new Column("stock", "Left at cost", "-p.stock_value", MONEY, Papers.PAPER),
+            new Column("stock", "Left at cost", "-p.stock_value", MONEY, Papers.PAPER).ofCost(),
             new Column(
                 "open",
                 "Not invoiced",

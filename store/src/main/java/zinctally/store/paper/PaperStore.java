@@ -22,6 +22,14 @@ public class PaperStore {
     this.sql = sql;
   }
 
+  /** Of what kind a paper is. */
+  public Optional<PaperKind> kind(long id) {
+    return sql.sql("select kind from paper where id = ?")
+        .param(id)
+        .query(PaperKind.class)
+        .optional();
+  }
+
   public Optional<PostedPaper> find(long id) {
     return sql.sql(
             """

@@ -45,6 +45,7 @@ public class Posting {
   private final Audit audit;
   private final JdbcClient sql;
   private final Holding holding;
+  private final Allowances allowances;
   private final Clock clock;
 
   Posting(
@@ -61,6 +62,7 @@ public class Posting {
       Audit audit,
       JdbcClient sql,
       Holding holding,
+      Allowances allowances,
       Clock clock) {
     this.catalogues = catalogues;
     this.drafts = drafts;
@@ -75,6 +77,7 @@ public class Posting {
     this.audit = audit;
     this.sql = sql;
     this.holding = holding;
+    this.allowances = allowances;
     this.clock = clock;
   }
 
@@ -134,6 +137,8 @@ public class Posting {
     Reading reading = Typing.read(saved.draft(), book);
     reached.accept(5);
     if (reading.paper().isEmpty()) throw new Refused(reading.faults());
+    List<Fault> beyond = allowances.beyond(reading.paper().get(), before.isPresent(), login, book);
+    if (!beyond.isEmpty()) throw new Refused(beyond);
     Paper paper = newcomers.make(reading.paper().get());
     held.addAll(madeWith(paper, reading.paper().get()));
     long sequence =

@@ -25,6 +25,7 @@ public class Proving {
   private final Shortages shortages;
   private final PaperRows rows;
   private final Tills tills;
+  private final Allowances allowances;
 
   Proving(
       Catalogues catalogues,
@@ -32,13 +33,15 @@ public class Proving {
       InTheWay inTheWay,
       Shortages shortages,
       PaperRows rows,
-      Tills tills) {
+      Tills tills,
+      Allowances allowances) {
     this.catalogues = catalogues;
     this.trying = trying;
     this.inTheWay = inTheWay;
     this.shortages = shortages;
     this.rows = rows;
     this.tills = tills;
+    this.allowances = allowances;
   }
 
   /**
@@ -58,6 +61,8 @@ public class Proving {
     if (reading.paper().isEmpty())
       return new Proof(reading, withShort(reading, book, login), Optional.empty());
     Paper paper = reading.paper().get();
+    List<Fault> beyond = allowances.beyond(paper, amends != 0, login, book);
+    if (!beyond.isEmpty()) return new Proof(reading, beyond, Optional.empty());
     Plan plan = paper.plan(book);
     Optional<PaperRows.Posted> before = amends == 0 ? Optional.empty() : rows.head(amends, false);
     Trying.Attempt attempt =
@@ -75,6 +80,9 @@ public class Proving {
   /** What is wrong with a draft; what the counter is short of is said before it is paid. */
   private List<Fault> withShort(Reading reading, BookCatalogue book, String login) {
     List<Fault> faults = new ArrayList<>(reading.faults());
+    reading
+        .unpaid()
+        .ifPresent(sale -> faults.addAll(0, allowances.beyond(sale, false, login, book)));
     if (reading.unpaid().isPresent() && book.amends() == 0 && !book.mayGoShort(login)) {
       Trade sale = reading.unpaid().get();
       faults.addAll(
@@ -89,7 +97,8 @@ public class Proving {
   public Proof proveVoid(long paper, LocalDate on, String login) {
     BookCatalogue book = catalogues.open();
     PaperRows.Posted head = rows.head(paper, false).orElseThrow();
-    List<Fault> faults = inTheWay.ofVoiding(head, on, book.rules());
+    List<Fault> faults = new ArrayList<>(allowances.changing(login));
+    if (faults.isEmpty()) faults = inTheWay.ofVoiding(head, on, book.rules());
     if (!faults.isEmpty()) return new Proof(Reading.NOTHING, faults, Optional.empty());
     Trying.Attempt attempt =
         trying.attempt(trying.voiding(head, on, book, login), Optional.empty(), book, null);

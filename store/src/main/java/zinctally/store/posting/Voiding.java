@@ -27,6 +27,7 @@ public class Voiding {
   private final Tills tills;
   private final Audit audit;
   private final Holding holding;
+  private final Allowances allowances;
   private final Clock clock;
 
   Voiding(
@@ -39,6 +40,7 @@ public class Voiding {
       Tills tills,
       Audit audit,
       Holding holding,
+      Allowances allowances,
       Clock clock) {
     this.catalogues = catalogues;
     this.trying = trying;
@@ -49,6 +51,7 @@ public class Voiding {
     this.tills = tills;
     this.audit = audit;
     this.holding = holding;
+    this.allowances = allowances;
     this.clock = clock;
   }
 
@@ -64,6 +67,8 @@ public class Voiding {
   }
 
   private long voidOnce(long id, LocalDate on, String why, String login, Set<Long> touched) {
+    List<Fault> not = allowances.changing(login);
+    if (!not.isEmpty()) throw new Refused(not);
     PaperRows.Posted head = rows.head(id, true).orElseThrow();
     BookCatalogue book = catalogues.held(0, head.kind().is(PaperKind.Trait.CHANGES_ITEMS));
     Set<Long> held = holding.ofPosted(id, touched, book);

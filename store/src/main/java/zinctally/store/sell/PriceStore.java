@@ -3,10 +3,7 @@ package zinctally.store.sell;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -53,55 +50,6 @@ public class PriceStore {
     return sql.sql("select id, name, with_tax from price_list order by id")
         .query((row, n) -> new PriceList(row.getLong(1), row.getString(2), row.getBoolean(3)))
         .list();
-  }
-
-  /**
-   * A price for one base unit, from a quantity on.
-   *
-   * @param atLeast millionths
-   * @param withTax whether it holds its tax
-   */
-  public record Step(long atLeast, BigDecimal price, boolean withTax) {}
-
-  /** What a list says of some items on a day; where it says nothing, the first list does. */
-  public record Listed(Map<Long, List<Step>> steps) {
-    /**
-     * @param micros millionths that are bought
-     */
-    public Optional<Step> price(long item, long micros) {
-      return steps.getOrDefault(item, List.of()).stream()
-          .filter(s -> s.atLeast <= micros)
-          .findFirst();
-    }
-  }
-
-  /**
-   * @param list zero for the first
-   */
-  public Listed listed(Collection<Long> items, long list, LocalDate on) {
-    Map<Long, List<Step>> steps = new HashMap<>();
-    if (!items.isEmpty())
-      sql.sql(
-              """
-              select p.item_id, p.min_quantity, p.price, l.with_tax
-              from item_price p join price_list l on l.id = p.list_id
-              where p.item_id in (:items) and p.from_date <= :on
-                and not exists (select 1 from item_price x
-                  where x.item_id = p.item_id and x.list_id = p.list_id
-                    and x.min_quantity = p.min_quantity and x.from_date > p.from_date
-                    and x.from_date <= :on)
-              order by p.item_id, p.list_id = :list desc, p.list_id, p.min_quantity desc
-              """)
-          .param("items", items)
-          .param("on", on)
-          .param("list", list)
-          .query(
-              (row, n) ->
-                  steps
-                      .computeIfAbsent(row.getLong(1), i -> new ArrayList<>())
-                      .add(new Step(row.getLong(2), row.getBigDecimal(3), row.getBoolean(4))))
-          .list();
-    return new Listed(steps);
   }
 
   /**

@@ -19,6 +19,7 @@ import zinctally.store.book.BookStore;
 import zinctally.store.buy.RepeatStore;
 import zinctally.store.check.CheckRuns;
 import zinctally.store.listing.DayListings;
+import zinctally.store.listing.Listing;
 import zinctally.store.listing.ProveListings;
 import zinctally.store.opening.OpeningStore;
 import zinctally.store.paper.DraftStore;
@@ -31,13 +32,16 @@ import zinctally.web.machine.Machine;
 import zinctally.web.picture.LinePicture;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Sees;
 
 /** The day: what waits, and what was written. */
 @Controller
 class DayController {
+  private static final int LOOKED_AT = 40;
   private final CardPayments payments;
   private final CheckRuns checks;
   private final Machine machine;
+  private final Sees sees;
   private final DayStore days;
   private final DraftStore drafts;
   private final RepeatStore repeats;
@@ -58,7 +62,9 @@ class DayController {
       CardPayments payments,
       CheckRuns checks,
       Machine machine,
+      Sees sees,
       Clock clock) {
+    this.sees = sees;
     this.machine = machine;
     this.payments = payments;
     this.checks = checks;
@@ -80,8 +86,13 @@ class DayController {
     LocalDate last = days.lastPaper(today);
     model.addAttribute("today", today);
     model.addAttribute("check", checks.latest().orElse(null));
-    model.addAttribute("waiting", waiting(today, May.own(who)));
-    model.addAttribute("drafts", drafts.open(8));
+    model.addAttribute("waiting", waiting(today, who));
+    model.addAttribute(
+        "drafts",
+        drafts.open(LOOKED_AT).stream()
+            .filter(d -> sees.page("/drafts/" + d.id(), who))
+            .limit(8)
+            .toList());
     model.addAttribute("steps", books.begun() ? List.of() : opening.firstSteps());
     model.addAttribute("monthDate", last);
     model.addAttribute("month", days.month(last));
@@ -91,7 +102,13 @@ class DayController {
         LinePicture.of(stock.stream().map(DayStore.StockAt::worth).toList(), 286, 90));
     model.addAttribute(
         "stockFrom", stock.isEmpty() ? "" : YearMonth.from(stock.get(0).month()).toString());
-    return lists.show(DayListings.dayBook(last.minusDays(60)), "day/day", model, request, response);
+    Listing book = DayListings.dayBook(last.minusDays(60));
+    return lists.show(
+        sees.costs(who) ? book : DayListings.ofCustomers(book),
+        "day/day",
+        model,
+        request,
+        response);
   }
 
   /** What a month's sales, or its cost of goods sold, is made of. */
@@ -114,9 +131,9 @@ class DayController {
         "/", ProveListings.month(first, figure.equals("cost")), model, request, response);
   }
 
-  private List<Waiting> waiting(LocalDate today, boolean owner) {
+  private List<Waiting> waiting(LocalDate today, Principal who) {
     List<Waiting> waiting = new ArrayList<>();
-    if (owner && books.begun())
+    if (May.own(who) && books.begun())
       machine
           .worry()
           .ifPresent(says -> waiting.add(new Waiting(says, "", null, "See how", "/setup/machine")));
@@ -233,6 +250,7 @@ class DayController {
               clearing,
               "Go on with the opening",
               "/opening"));
+    waiting.removeIf(w -> !sees.page(w.href().split("[?]")[0], who));
     return waiting;
   }
 

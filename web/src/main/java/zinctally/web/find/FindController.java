@@ -16,6 +16,7 @@ import zinctally.store.find.FindStore;
 import zinctally.web.listing.Areas;
 import zinctally.web.paper.form.Forms;
 import zinctally.web.shell.May;
+import zinctally.web.shell.Sees;
 
 /** Find or do anything. */
 @Controller
@@ -25,7 +26,10 @@ class FindController {
   private final Areas areas;
   private final Forms forms;
 
-  FindController(FindStore store, Areas areas, Forms forms) {
+  private final Sees sees;
+
+  FindController(FindStore store, Areas areas, Forms forms, Sees sees) {
+    this.sees = sees;
     this.forms = forms;
     this.store = store;
     this.areas = areas;
@@ -78,7 +82,7 @@ class FindController {
   private Stream<Found> pages(String typed, Principal who) {
     return areas
         .places()
-        .filter(p -> p.page().may().test(who))
+        .filter(p -> p.page().may().test(who) && sees.page(p.page().address(), who))
         .filter(
             p ->
                 holds(

@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DuplicateKeyException;
@@ -103,7 +104,7 @@ class GoodsController {
     StockStore.Stock stock = stocks.stock(id);
     GroupStore.Tree tree = groups.tree();
     model.addAttribute("card", card);
-    model.addAttribute("groupName", tree.group(card.group()).name());
+    model.addAttribute("groupName", Objects.requireNonNull(tree.group(card.group())).name());
     model.addAttribute("stock", stock);
     model.addAttribute("leadsTo", merges.into(id).orElse(null));
     model.addAttribute("names", merges.of(id));

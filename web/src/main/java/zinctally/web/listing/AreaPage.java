@@ -12,6 +12,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Listing;
 import zinctally.web.paper.form.Forms;
 import zinctally.web.shell.May;
+import zinctally.web.shell.Sees;
 
 /** Shows pages of areas. */
 @Component
@@ -19,9 +20,11 @@ public class AreaPage {
   private final Areas areas;
   private final ListingPage lists;
   private final Forms forms;
+  private final Sees sees;
   private final Clock clock;
 
-  AreaPage(Areas areas, ListingPage lists, Forms forms, Clock clock) {
+  AreaPage(Areas areas, ListingPage lists, Forms forms, Sees sees, Clock clock) {
+    this.sees = sees;
     this.areas = areas;
     this.lists = lists;
     this.forms = forms;
@@ -55,7 +58,7 @@ public class AreaPage {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    model.addAttribute("tabs", Tabs.of(areas.at(address), request.getUserPrincipal()));
+    model.addAttribute("tabs", Tabs.of(areas.at(address), request.getUserPrincipal(), sees));
     return lists.show(listing, "listing/area", model, request, response);
   }
 }

@@ -23,6 +23,7 @@ import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.Page;
 import zinctally.web.shell.DaySpan;
 import zinctally.web.shell.Say;
+import zinctally.web.shell.Sees;
 
 /** Shows a listing on a page, or sends it as a file when the address asks for one. */
 @Component
@@ -36,13 +37,17 @@ public class ListingPage {
   private final Say say;
   private final Clock clock;
 
+  private final Sees sees;
+
   ListingPage(
       ListingStore store,
       ListChoices choices,
       Cells cells,
       ListingFiles files,
       Say say,
-      Clock clock) {
+      Clock clock,
+      Sees sees) {
+    this.sees = sees;
     this.store = store;
     this.choices = choices;
     this.cells = cells;
@@ -129,11 +134,12 @@ public class ListingPage {
    * @param template the page that shows the list; a request by htmx gets its parts alone
    */
   public @Nullable String show(
-      Listing whole,
+      Listing all,
       String template,
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
+    Listing whole = sees.costs(request.getUserPrincipal()) ? all : all.withoutCosts();
     Optional<Address> keeping = choices.keep(whole, request);
     if (keeping.isPresent()) return "redirect:" + keeping.get();
     ChoiceStore.Choice choice = choices.of(request);

@@ -2,6 +2,7 @@ package zinctally.web.listing;
 
 import java.security.Principal;
 import java.util.List;
+import zinctally.web.shell.Sees;
 
 /**
  * The rows of tabs over a page.
@@ -9,11 +10,13 @@ import java.util.List;
  * @param pages those of its group that its reader may see
  */
 public record Tabs(Area area, Area.Group group, ListPage page, List<ListPage> pages) {
-  static Tabs of(Areas.Place place, Principal reader) {
+  static Tabs of(Areas.Place place, Principal reader, Sees sees) {
     return new Tabs(
         place.area(),
         place.group(),
         place.page(),
-        place.group().pages().stream().filter(p -> p.may().test(reader)).toList());
+        place.group().pages().stream()
+            .filter(p -> p.may().test(reader) && sees.page(p.address(), reader))
+            .toList());
   }
 }

@@ -9,9 +9,9 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
 import zinctally.store.book.BookCatalogue;
+import zinctally.store.book.ListPrices;
 import zinctally.store.goods.StockStore;
 import zinctally.store.sell.CustomerStore;
-import zinctally.store.sell.PriceStore;
 import zinctally.store.sell.TaxStore;
 
 /**
@@ -28,7 +28,7 @@ record AskedOfRows(
     Map<Long, Catalogue.LatestCost> last,
     Optional<CustomerStore.Card> customer,
     TaxStore.Usual taxes,
-    PriceStore.Listed prices) {
+    ListPrices.Listed prices) {
   /** Whether a cell is empty and not meant so, or was filled in and follows what is offered. */
   boolean follows(int row, String column) {
     List<String> filled = List.of(draft.cell(row, TypedDraft.FILLED).split(" "));

@@ -16,6 +16,7 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.read.Margin;
 import zinctally.core.proof.Proof;
 import zinctally.store.OneMoment;
 import zinctally.store.book.BookCatalogue;
@@ -159,7 +160,12 @@ class ProofPage {
 
   private static void notes(List<Fault> notes, Model model) {
     int most = Math.min(MOST, notes.size());
-    model.addAttribute("notes", notes.subList(0, most));
+    boolean costs = Boolean.TRUE.equals(model.getAttribute("seesCosts"));
+    model.addAttribute(
+        "notes",
+        notes.subList(0, most).stream()
+            .map(n -> costs ? n : new Fault(n.cell(), Margin.withoutCost(n.says())))
+            .toList());
     model.addAttribute("moreNotes", notes.size() - most);
   }
 

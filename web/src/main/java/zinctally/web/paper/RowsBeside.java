@@ -21,10 +21,10 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.read.Days;
 import zinctally.store.book.BookCatalogue;
+import zinctally.store.book.ListPrices;
 import zinctally.store.buy.SupplierStore;
 import zinctally.store.goods.StockStore;
 import zinctally.store.sell.CustomerStore;
-import zinctally.store.sell.PriceStore;
 import zinctally.store.sell.TaxStore;
 import zinctally.web.shell.Say;
 
@@ -38,7 +38,7 @@ class RowsBeside {
 
   private final CustomerStore customers;
 
-  private final PriceStore prices;
+  private final ListPrices prices;
 
   private final TaxStore taxes;
 
@@ -51,7 +51,7 @@ class RowsBeside {
       StockStore stock,
       SupplierStore suppliers,
       CustomerStore customers,
-      PriceStore prices,
+      ListPrices prices,
       TaxStore taxes,
       RowOffers offers,
       Say say,
@@ -127,7 +127,7 @@ class RowsBeside {
         usual(draft, rows.values(), ids, customer),
         AskedOfRows.selling(draft)
             ? prices.listed(ids, customer.map(CustomerStore.Card::priceList).orElse(0L), day(draft))
-            : new PriceStore.Listed(Map.of()));
+            : new ListPrices.Listed(Map.of()));
   }
 
   /** What is free at each place that rows are to come from. */

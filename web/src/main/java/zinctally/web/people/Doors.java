@@ -56,6 +56,8 @@ class Doors {
                     .permitAll()
                     .requestMatchers(SameForAll.FILES)
                     .permitAll()
+                    .requestMatchers("/metrics")
+                    .hasRole("OWNER")
                     .requestMatchers(HttpMethod.GET)
                     .authenticated()
                     .requestMatchers(HttpMethod.HEAD)

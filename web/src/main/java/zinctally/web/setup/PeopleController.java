@@ -1,6 +1,8 @@
 package zinctally.web.setup;
 
 import java.security.Principal;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -18,6 +20,7 @@ import zinctally.store.book.SetUp;
 import zinctally.store.people.PasswordLinks;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
+import zinctally.store.people.RoleMay;
 import zinctally.store.people.SecondStep;
 import zinctally.web.people.Sessions;
 import zinctally.web.shell.NewPassword;
@@ -33,6 +36,7 @@ class PeopleController {
   private final PasswordLinks links;
   private final Sessions sessions;
   private final SecondStep second;
+  private final RoleMay may;
   private final Trail trail;
 
   PeopleController(
@@ -42,7 +46,9 @@ class PeopleController {
       PasswordLinks links,
       Sessions sessions,
       SecondStep second,
+      RoleMay may,
       Trail trail) {
+    this.may = may;
     this.second = second;
     this.setUp = setUp;
     this.people = people;
@@ -60,6 +66,9 @@ class PeopleController {
     model.addAttribute("forms", Form.values());
     model.addAttribute("demanded", second.demanded());
     model.addAttribute("on", second.whoseIsOn());
+    Map<Person.Role, RoleMay.Given> given = new LinkedHashMap<>();
+    RoleMay.SAID_FOR.forEach(role -> given.put(role, may.of(role)));
+    model.addAttribute("given", given);
     return "setup/people";
   }
 

@@ -13,7 +13,7 @@ import zinctally.store.people.Person;
 public final class May {
   private May() {}
 
-  static Person.Role role(Principal principal) {
+  public static Person.Role role(Principal principal) {
     if (!(principal instanceof Authentication signedIn)) return Person.Role.READER;
     return Arrays.stream(Person.Role.values())
         .filter(

@@ -16,6 +16,7 @@ import zinctally.store.book.Book;
 import zinctally.store.book.BookStore;
 import zinctally.store.check.CheckRuns;
 import zinctally.store.people.Person;
+import zinctally.store.people.RoleMay;
 import zinctally.store.prove.BalanceStore;
 
 /** What stands round every page: the book, the balance, the thumb index, who is here. */
@@ -25,18 +26,25 @@ class Shell {
   private final BalanceStore balances;
   private final CheckRuns checks;
   private final Say say;
+  private final Sees sees;
   private final Clock clock;
 
-  Shell(BookStore books, BalanceStore balances, CheckRuns checks, Say say, Clock clock) {
+  Shell(BookStore books, BalanceStore balances, CheckRuns checks, Say say, Sees sees, Clock clock) {
     this.books = books;
     this.balances = balances;
     this.checks = checks;
     this.say = say;
+    this.sees = sees;
     this.clock = clock;
   }
 
   /** A leaf of the thumb index. */
-  record Leaf(String area, String name, String says, String href) {}
+  record Leaf(String area, String name, String says, String href) {
+    /** Led elsewhere, when it is the leaf of that area. */
+    Leaf or(String of, String elsewhere) {
+      return area.equals(of) ? new Leaf(area, name, says, elsewhere) : this;
+    }
+  }
 
   private static final List<Leaf> INDEX =
       List.of(
@@ -53,7 +61,16 @@ class Shell {
 
   @ModelAttribute
   void around(Model model, HttpServletRequest request, Principal principal) {
-    model.addAttribute("index", INDEX);
+    RoleMay.Given given = sees.of(principal);
+    model.addAttribute("seesCosts", given.costs());
+    model.addAttribute("seesLedger", given.ledger());
+    model.addAttribute("mayAmend", given.changes());
+    model.addAttribute(
+        "index",
+        INDEX.stream()
+            .map(l -> sees.page(l.href(), principal) ? l : l.or("ask", "/ask/places"))
+            .filter(l -> sees.page(l.href(), principal))
+            .toList());
     model.addAttribute("newPapers", NEW.stream().filter(k -> May.write(principal, k)).toList());
     model.addAttribute("mayWrite", May.role(principal) != Person.Role.READER);
     model.addAttribute("maySetUp", May.setUp(principal));

@@ -27,8 +27,13 @@ public record Flow(
 
   /** The order whose goods it takes; zero for none. */
   public long order() {
+    return agreed().paper();
+  }
+
+  /** The order it goes on from; of no paper for none. */
+  public Awaited.Order agreed() {
     Awaited of = source();
-    return of == null ? 0 : of.order().paper();
+    return of == null ? Awaited.Order.NONE : of.order();
   }
 
   /** The earlier line it goes on from, when there is one. */

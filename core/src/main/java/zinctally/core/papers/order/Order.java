@@ -9,7 +9,9 @@ import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.Allowed;
 import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.Fault;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
@@ -18,8 +20,10 @@ import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
 import zinctally.core.papers.Sum;
 import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.plan.Plan;
+import zinctally.core.papers.trade.Bounds;
 
 /**
  * What is ordered of a supplier, or by a customer. It moves nothing and books nothing; its lines
@@ -86,6 +90,19 @@ public record Order(
                         l.rate()))
             .toList();
     return new Order(kind, date, who, reference, expected, place, notes, same);
+  }
+
+  @Override
+  public List<Fault> beyond(Allowed allowed, Catalogue book) {
+    if (buying()) return List.of();
+    Bounds bounds = new Bounds(allowed, book);
+    for (Line l : lines)
+      bounds.line(
+          new Bounds.Line(
+              l.row(), l.item(), l.quantity(), l.discount(), l.net(), l.rate(), Awaited.Order.NONE),
+          who,
+          date);
+    return bounds.owes(who, total()).faults();
   }
 
   public long net() {

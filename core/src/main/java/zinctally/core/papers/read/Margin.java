@@ -14,7 +14,15 @@ import zinctally.core.papers.Catalogue;
 public final class Margin {
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
+  private static final String UNDER = ", under its present cost";
+
   private Margin() {}
+
+  /** The same sentence for somebody who is not to know what goods cost. */
+  public static String withoutCost(String says) {
+    int under = says.indexOf(UNDER);
+    return under < 0 ? says : says.substring(0, under + UNDER.length()) + ".";
+  }
 
   /**
    * @param net minor units
@@ -39,7 +47,8 @@ public final class Margin {
         item.name()
             + " is sold at "
             + Figures.grouped(row.book().rules().coin().each(net, micros), digits)
-            + ", under its present cost of "
+            + UNDER
+            + " of "
             + Figures.grouped(
                 row.book().rules().coin().each(present.get().value(), present.get().micros()),
                 digits)

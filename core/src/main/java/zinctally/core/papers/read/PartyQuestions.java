@@ -2,6 +2,7 @@ package zinctally.core.papers.read;
 
 import java.util.Optional;
 import org.jspecify.annotations.NullUnmarked;
+import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.money.OpenItem;
 
@@ -20,19 +21,32 @@ public final class PartyQuestions {
 
   /** Asks when a customer would owe more than their limit. */
   public static void credit(Reader in, Party who, long more) {
-    if (who == null || who.id() == 0) return;
-    Optional<Long> limit = in.book.creditLimit(who.id());
-    if (limit.isEmpty()) return;
-    long owed =
-        Math.addExact(in.book.openItems(who.id()).stream().mapToLong(OpenItem::open).sum(), more);
-    if (owed > limit.get())
-      in.ask(
-          who.kind().field(),
-          who.name()
-              + " would owe "
-              + in.say(owed)
-              + "; the limit is "
-              + in.say(limit.get())
-              + ".");
+    if (who == null) return;
+    over(in.book, who, more)
+        .ifPresent(
+            owed ->
+                in.ask(
+                    who.kind().field(),
+                    who.name()
+                        + " would owe "
+                        + in.say(owed)
+                        + "; the limit is "
+                        + in.say(in.book.creditLimit(who.id()).orElseThrow())
+                        + "."));
+  }
+
+  /**
+   * What a customer would owe, when that is more than their limit.
+   *
+   * @param more minor units
+   */
+  public static Optional<Long> over(Catalogue book, Party who, long more) {
+    if (who.id() == 0) return Optional.empty();
+    return book.creditLimit(who.id())
+        .flatMap(limit -> Optional.of(owed(book, who, more)).filter(owed -> owed > limit));
+  }
+
+  private static long owed(Catalogue book, Party who, long more) {
+    return Math.addExact(book.openItems(who.id()).stream().mapToLong(OpenItem::open).sum(), more);
   }
 }

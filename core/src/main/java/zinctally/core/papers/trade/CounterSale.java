@@ -9,7 +9,9 @@ import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Money;
+import zinctally.core.papers.Allowed;
 import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.Fault;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
@@ -66,6 +68,11 @@ public record CounterSale(
   public Paper withItems(UnaryOperator<Item> made) {
     return new CounterSale(
         (Trade) sale.withItems(made), tenders, credit, given, change, later, seller);
+  }
+
+  @Override
+  public List<Fault> beyond(Allowed allowed, Catalogue book) {
+    return sale.bounds(allowed, book).owes(sale.who(), owed()).faults();
   }
 
   @Override

@@ -12,7 +12,9 @@ import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Money;
 import zinctally.core.number.Spread;
+import zinctally.core.papers.Allowed;
 import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.Fault;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
@@ -54,6 +56,32 @@ public record Trade(
   @Override
   public Optional<Party> party() {
     return Optional.of(who);
+  }
+
+  @Override
+  public List<Fault> beyond(Allowed allowed, Catalogue book) {
+    return kind == PaperKind.BILL
+        ? List.of()
+        : bounds(allowed, book).owes(who, kind == PaperKind.INVOICE ? total() : 0).faults();
+  }
+
+  /** Its lines held against what may be. */
+  Bounds bounds(Allowed allowed, Catalogue book) {
+    Bounds bounds = new Bounds(allowed, book);
+    for (TradeLine l : lines)
+      if (l.item() != null)
+        bounds.line(
+            new Bounds.Line(
+                l.row(),
+                l.item(),
+                l.quantity(),
+                l.discount(),
+                l.net(),
+                l.rate(),
+                l.flow().agreed()),
+            who,
+            date);
+    return bounds;
   }
 
   public long net() {

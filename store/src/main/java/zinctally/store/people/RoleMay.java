@@ -1,0 +1,90 @@
+package zinctally.store.people;
+
+import java.math.BigDecimal;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+import zinctally.core.papers.Allowed;
+import zinctally.store.Audit;
+
+/** What the owner lets those do and see who do not do the books. */
+@Repository
+public class RoleMay {
+  private final JdbcClient sql;
+  private final Audit audit;
+
+  RoleMay(JdbcClient sql, Audit audit) {
+    this.sql = sql;
+    this.audit = audit;
+  }
+
+  /**
+   * @param costs whether they see what goods cost and what is earned
+   * @param ledger whether they see the ledger
+   * @param changes whether they amend and void what is posted
+   */
+  public record Given(boolean costs, boolean ledger, Allowed selling, boolean changes) {
+    public static final Given ALL = new Given(true, true, Allowed.ALL, true);
+  }
+
+  /** Roles for which it is said, in the order of their rank. */
+  public static final List<Person.Role> SAID_FOR = List.of(Person.Role.COUNTER, Person.Role.READER);
+
+  public Given of(Person.Role role) {
+    return sql.sql("select * from role_may where role = ?")
+        .param(role.name())
+        .query(
+            (row, n) ->
+                new Given(
+                    row.getBoolean("costs"),
+                    row.getBoolean("ledger"),
+                    new Allowed(
+                        row.getBoolean("any_price"),
+                        row.getBigDecimal("discount"),
+                        row.getBoolean("under_cost"),
+                        row.getBoolean("over_limit")),
+                    row.getBoolean("changes")))
+        .optional()
+        .orElse(Given.ALL);
+  }
+
+  /** What somebody may; all for who has no sign-in, such as the program itself. */
+  public Given of(String login) {
+    return sql.sql("select role from app_user where login = ?")
+        .param(login)
+        .query(String.class)
+        .optional()
+        .map(role -> of(Person.Role.valueOf(role)))
+        .orElse(Given.ALL);
+  }
+
+  /** Gives a role what it may from now on. */
+  @Transactional
+  public void give(Person.Role role, Given given, String login) {
+    String before = said(of(role));
+    sql.sql(
+            """
+            update role_may set costs = ?, ledger = ?, any_price = ?, discount = ?, under_cost = ?,
+              over_limit = ?, changes = ?
+            where role = ?
+            """)
+        .params(given.costs, given.ledger, given.selling.anyPrice(), given.selling.discount())
+        .params(given.selling.underCost(), given.selling.overLimit(), given.changes, role.name())
+        .update();
+    if (!before.equals(said(given)))
+      audit.write(login, "role", 0, role.words(), before, said(given));
+  }
+
+  private static String said(Given given) {
+    StringBuilder may = new StringBuilder();
+    if (given.costs) may.append("sees costs, ");
+    if (given.ledger) may.append("sees the ledger, ");
+    if (given.selling.anyPrice()) may.append("sells at any price, ");
+    if (given.selling.underCost()) may.append("sells under cost, ");
+    if (given.selling.overLimit()) may.append("sells over limits, ");
+    if (given.changes) may.append("amends and voids, ");
+    BigDecimal discount = given.selling.discount().stripTrailingZeros();
+    return may + "discount up to " + discount.toPlainString() + " %";
+  }
+}
