@@ -1,5 +1,5 @@
 -- What the owner lets those do and see who do not do the books; a role that is not here may do all.
-create table role_may (
+create table if not exists role_may (
   role varchar(12) primary key,
   costs boolean not null comment 'sees what goods cost and what is earned',
   ledger boolean not null comment 'sees the ledger',
@@ -10,7 +10,7 @@ create table role_may (
   changes boolean not null comment 'amends and voids what is posted'
 );
 -- in a book that is in use nobody loses what he could do; a new one begins carefully
-insert into role_may
+insert ignore into role_may
   select 'COUNTER', used, used, used, if(used, 100, 0), used, used, used
   from (select exists (select 1 from app_user) as used) x;
-insert into role_may values ('READER', true, true, false, 0, false, false, false);
+insert ignore into role_may values ('READER', true, true, false, 0, false, false, false);
