@@ -41,6 +41,7 @@ class SameAsAnotherTest extends OwnBookTest {
     page.waitForSelector("text=There is no customer called");
     into("fenwick gdn");
     page.waitForSelector("h2:has-text('What moves')");
+    page.waitForLoadState(); // keys are heard once its scripts are there
     assertThat(page.textContent("main")).contains("9.00");
     page.keyboard().press("Control+Enter");
     page.waitForSelector(".told:has-text('Fenwick Garden is Fenwick Gdn from now on')");

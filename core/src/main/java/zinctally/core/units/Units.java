@@ -18,6 +18,7 @@ import zinctally.core.number.Quantity;
  * @param packSize base units in a pack, above zero; one when there is no pack
  */
 public record Units(Unit base, String packName, Quantity packSize) {
+  private static final int LONGEST = 100;
   private static final Pattern TERM =
       Pattern.compile(
           "([+-])?\\s*([0-9][0-9.,'\u2019]*(?:[ \u00a0\u202f][0-9]{3})*(?:,[0-9]+)?|[.,][0-9]+)"
@@ -72,6 +73,7 @@ public record Units(Unit base, String packName, Quantity packSize) {
    */
   public Optional<Typed> read(String text) {
     String bare = text.strip().replace(Figures.MINUS, "-");
+    if (bare.length() > LONGEST) return Optional.empty();
     Matcher terms = TERM.matcher(bare);
     BigDecimal sum = BigDecimal.ZERO;
     Shown first = null;

@@ -17,14 +17,12 @@ final class CostRows {
   private static final int BLOCK = 8192;
   private static final int AT_ONCE = 16;
   private static final String HEAD = "date,item,event,ref,quantity,value,on_hand,worth\r\n";
-  private final MoveFile file;
   private final Moves moves;
   private final Costing costing;
   private final int digits;
   private final String[] items;
 
   CostRows(MoveFile file, Costing costing, int digits) {
-    this.file = file;
     this.moves = file.moves;
     this.costing = costing;
     this.digits = digits;

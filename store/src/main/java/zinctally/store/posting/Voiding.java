@@ -1,8 +1,6 @@
 package zinctally.store.posting;
 
-import java.time.Clock;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -28,7 +26,6 @@ public class Voiding {
   private final Audit audit;
   private final Holding holding;
   private final Allowances allowances;
-  private final Clock clock;
 
   Voiding(
       Catalogues catalogues,
@@ -40,8 +37,7 @@ public class Voiding {
       Tills tills,
       Audit audit,
       Holding holding,
-      Allowances allowances,
-      Clock clock) {
+      Allowances allowances) {
     this.catalogues = catalogues;
     this.trying = trying;
     this.inTheWay = inTheWay;
@@ -52,7 +48,6 @@ public class Voiding {
     this.audit = audit;
     this.holding = holding;
     this.allowances = allowances;
-    this.clock = clock;
   }
 
   /**
@@ -76,7 +71,6 @@ public class Voiding {
     if (!faults.isEmpty()) throw new Refused(faults);
     Worker.Job job = trying.voiding(head, on, book, login);
     Worked worked = trying.attempt(job, Optional.empty(), book, held).orRefused();
-    LocalDateTime now = LocalDateTime.now(clock);
     Optional<Long> till = tills.ofVoiding(id, login, worked.work());
     entries.write(worked, job, id, head.version(), till, percent -> {});
     entries.duesAndAwaited(

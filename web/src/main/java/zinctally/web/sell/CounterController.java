@@ -18,7 +18,6 @@ import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.Refused;
-import zinctally.store.book.BookStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.SavedDraft;
@@ -43,8 +42,6 @@ class CounterController {
 
   private final SetupStore setup;
 
-  private final BookStore books;
-
   private final CounterReceipt receipts;
 
   private final CounterDesk desk;
@@ -57,7 +54,6 @@ class CounterController {
       PaperStore papers,
       Heads heads,
       SetupStore setup,
-      BookStore books,
       CounterReceipt receipts,
       CounterDesk desk,
       TypedDraft sent) {
@@ -67,7 +63,6 @@ class CounterController {
     this.papers = papers;
     this.heads = heads;
     this.setup = setup;
-    this.books = books;
     this.receipts = receipts;
     this.desk = desk;
   }

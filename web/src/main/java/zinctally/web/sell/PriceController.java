@@ -19,12 +19,10 @@ import zinctally.core.number.Figures;
 import zinctally.core.papers.read.Days;
 import zinctally.core.price.PriceChange;
 import zinctally.core.units.Units;
-import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.sell.PriceChanges;
 import zinctally.store.sell.PriceStore;
-import zinctally.web.listing.AreaPage;
 import zinctally.web.shell.SetsUp;
 
 /** Prices by list, quantity and date; one is set, or many are changed after a look at them. */
@@ -35,8 +33,6 @@ class PriceController {
   private final PriceChanges changes;
   private final GroupStore groups;
   private final Catalogues catalogues;
-  private final BookStore books;
-  private final AreaPage page;
   private final Clock clock;
 
   PriceController(
@@ -44,15 +40,11 @@ class PriceController {
       PriceChanges changes,
       GroupStore groups,
       Catalogues catalogues,
-      BookStore books,
-      AreaPage page,
       Clock clock) {
     this.prices = prices;
     this.changes = changes;
     this.groups = groups;
     this.catalogues = catalogues;
-    this.books = books;
-    this.page = page;
     this.clock = clock;
   }
 

@@ -16,7 +16,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.store.sell.CustomerStore;
 import zinctally.store.sell.ReminderStore;
-import zinctally.web.listing.AreaPage;
 import zinctally.web.paper.AccountPdf;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.SetsUp;
@@ -28,14 +27,11 @@ class ReminderController {
   private final ReminderStore reminders;
   private final CustomerStore customers;
   private final AccountPdf pdfs;
-  private final AreaPage page;
 
-  ReminderController(
-      ReminderStore reminders, CustomerStore customers, AccountPdf pdfs, AreaPage page) {
+  ReminderController(ReminderStore reminders, CustomerStore customers, AccountPdf pdfs) {
     this.reminders = reminders;
     this.customers = customers;
     this.pdfs = pdfs;
-    this.page = page;
   }
 
   private ReminderStore.Reminder reminder(long id) {

@@ -56,13 +56,14 @@ public final class Shown {
     Map<String, String> merged = new HashMap<>(typed);
     if (!typed.containsKey(FIELD)) return merged;
     Map<String, String> shown = read(typed.get(FIELD));
-    for (String field : now.keySet()) {
+    for (Map.Entry<String, String> kept : now.entrySet()) {
+      String field = kept.getKey();
       if (!typed.containsKey(field)) continue;
       String was = plain(shown.get(field));
-      String is = plain(now.get(field));
+      String is = plain(kept.getValue());
       String mine = plain(typed.get(field));
       if (is.equals(was) || is.equals(mine)) continue;
-      if (mine.equals(was)) merged.put(field, now.get(field));
+      if (mine.equals(was)) merged.put(field, kept.getValue());
       else
         faults.put(
             field,

@@ -48,7 +48,7 @@ class NarrowingTest {
     assertThat(none.words()).isEmpty();
     assertThat(none.boxes(COLUMNS.get(0))).hasSize(1);
     for (int c = 1; c < 7; c++) assertThat(none.boxes(COLUMNS.get(c))).hasSize(2);
-    assertThat(none.boxes(COLUMNS.get(7))).isNull();
+    assertThat(none.boxes(COLUMNS.get(7))).isEmpty();
   }
 
   @Test

@@ -17,12 +17,10 @@ import zinctally.core.papers.plan.Stocking;
  * leaves Sent, not invoiced at its cost.
  */
 public final class Invoicing {
-  private final Trade invoice;
   private final Stocking stock;
   private final Linking links;
 
-  Invoicing(Trade invoice, Stocking stock, Linking links) {
-    this.invoice = invoice;
+  Invoicing(Stocking stock, Linking links) {
     this.stock = stock;
     this.links = links;
   }

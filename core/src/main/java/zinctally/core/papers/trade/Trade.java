@@ -172,7 +172,7 @@ public record Trade(
     Linking links = new Linking(this, who, book);
     List<JournalLine> known = links.known;
     Billing billing = new Billing(this, book, stock, links);
-    Invoicing invoicing = new Invoicing(this, stock, links);
+    Invoicing invoicing = new Invoicing(stock, links);
     Map<Integer, Long> charges = charges();
     for (TradeLine line : lines) {
       if (buying && line.moves()) billing.add(line.bearing(charges.getOrDefault(line.row(), 0L)));
