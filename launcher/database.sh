@@ -51,7 +51,7 @@ SQL
     --log-bin="$HOME_DIR/db-log/log" --binlog-format=row --binlog-do-db=zinc_own --sync-binlog=1 --max-binlog-size=16M --expire-logs-days=35 \
     --local-infile=0 --max-allowed-packet=64M --max-connections=120 --tmp-table-size=128M --max-heap-table-size=128M </dev/null >/dev/null 2>&1 &
   echo $! > "$pid"
-  for _ in $(seq 150); do
+  for _ in $(seq 600); do # a server that was killed recovers first
     if open_port "$DB_PORT" && db_sql -e 'select 1' >/dev/null 2>&1; then rm -f "$init"; return; fi
     alive "$pid" || break
     sleep 0.2

@@ -37,13 +37,9 @@ import zinctally.store.ledger.AccountStore;
 /** What the book knows, looked up once for one reading and remembered while it lasts. */
 public final class BookCatalogue implements Catalogue {
   private final JdbcClient sql;
-
   private final ListPrices prices;
-
   private final long amends;
-
   private final boolean shortStock;
-
   private final Rules rules;
 
   private final Map<String, List<Awaited>> awaited = new HashMap<>();
