@@ -10,7 +10,7 @@ secret() { # file: words nobody knows, made once
   [ -f "$HOME_DIR/run/$1" ] || (umask 077; head -c 24 /dev/urandom | base64 | tr -d '/+=\n' > "$HOME_DIR/run/$1")
 }
 
-# zinc makes, migrates and keeps books; zinc_app, which the application uses, is given by it what it needs
+# zinc makes, migrates and keeps books; the application has an account for each book, which zinc gives what it needs
 db_sql() { MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb --no-defaults -h127.0.0.1 -P"$DB_PORT" -uzinc "$@"; }
 
 db_up() {
@@ -35,6 +35,7 @@ alter user zinc@'127.0.0.1' identified by '$word';
 revoke all privileges, grant option from zinc@'127.0.0.1';
 grant all on \`zinc\_%\`.* to zinc@'127.0.0.1' with grant option;
 grant binlog monitor, binlog replay, binlog admin on *.* to zinc@'127.0.0.1';
+$(for book in own demo bench_hands; do printf "create user if not exists zinc_app_%s@'127.0.0.1' identified by '%s';\nalter user zinc_app_%s@'127.0.0.1' identified by '%s';\n" "$book" "$app" "$book" "$app"; done)
 create user if not exists zinc_app@'127.0.0.1' identified by '$app';
 alter user zinc_app@'127.0.0.1' identified by '$app';
 alter user root@localhost identified via unix_socket;

@@ -59,14 +59,19 @@ class DatabaseAccountTest extends OwnBookTest {
     refused("update flyway_schema_history set success = 0");
     assertThat(application().sql("select load_file('/etc/passwd')").query(String.class).optional())
         .isEmpty();
-    assertThat(
-            application()
-                .sql("select schema_name from information_schema.schemata")
-                .query(String.class)
-                .list()
-                .stream()
-                .filter(name -> name.startsWith("zinc_")))
-        .hasSize(1);
+    String other = "zinc_other_" + System.nanoTime();
+    desk.sql().sql("create database " + other).update();
+    try {
+      refused("create table " + other + ".mine (id int)");
+      assertThat(
+              application()
+                  .sql("select schema_name from information_schema.schemata")
+                  .query(String.class)
+                  .list())
+          .doesNotContain(other, "mysql");
+    } finally {
+      desk.sql().sql("drop database " + other).update();
+    }
   }
 
   private static void refused(String statement) {

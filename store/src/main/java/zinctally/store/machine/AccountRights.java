@@ -25,6 +25,10 @@ class AccountRights extends BaseCallback {
           "paper_line",
           "paper_version",
           "audit");
+
+  /** Which of two suppliers or customers made one a line is about; no figure changes with it. */
+  private static final String OF_WHOM = "journal_line";
+
   private static final String MIGRATIONS = "flyway_schema_history";
 
   private final String application;
@@ -56,6 +60,7 @@ class AccountRights extends BaseCallback {
   }
 
   private static String writing(String table) {
-    return ONLY_ADDED_TO.contains(table) ? "insert" : "insert, update, delete";
+    if (!ONLY_ADDED_TO.contains(table)) return "insert, update, delete";
+    return table.equals(OF_WHOM) ? "insert, update (party_id)" : "insert";
   }
 }
