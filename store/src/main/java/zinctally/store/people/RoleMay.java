@@ -1,6 +1,8 @@
 package zinctally.store.people;
 
 import java.math.BigDecimal;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -32,31 +34,34 @@ public class RoleMay {
   public static final List<Person.Role> SAID_FOR = List.of(Person.Role.COUNTER, Person.Role.READER);
 
   public Given of(Person.Role role) {
+    if (!SAID_FOR.contains(role)) return Given.ALL;
     return sql.sql("select * from role_may where role = ?")
         .param(role.name())
-        .query(
-            (row, n) ->
-                new Given(
-                    row.getBoolean("costs"),
-                    row.getBoolean("ledger"),
-                    new Allowed(
-                        row.getBoolean("any_price"),
-                        row.getBigDecimal("discount"),
-                        row.getBoolean("under_cost"),
-                        row.getBoolean("over_limit")),
-                    row.getBoolean("changes")))
+        .query(RoleMay::given)
         .optional()
         .orElse(Given.ALL);
   }
 
   /** What somebody may; all for who has no sign-in, such as the program itself. */
   public Given of(String login) {
-    return sql.sql("select role from app_user where login = ?")
+    return sql.sql(
+            "select m.* from app_user u join role_may m on m.role = u.role where u.login = ?")
         .param(login)
-        .query(String.class)
+        .query(RoleMay::given)
         .optional()
-        .map(role -> of(Person.Role.valueOf(role)))
         .orElse(Given.ALL);
+  }
+
+  private static Given given(ResultSet row, int n) throws SQLException {
+    return new Given(
+        row.getBoolean("costs"),
+        row.getBoolean("ledger"),
+        new Allowed(
+            row.getBoolean("any_price"),
+            row.getBigDecimal("discount"),
+            row.getBoolean("under_cost"),
+            row.getBoolean("over_limit")),
+        row.getBoolean("changes"));
   }
 
   /** Gives a role what it may from now on. */
