@@ -17,7 +17,7 @@ plant() { # words file from to
   cp original "$P/$2"
 }
 mvn -q -B -pl core test -Dspotless.check.skip > fault.log 2>&1 || { echo "the tests fail without any fault"; exit 1; }
-plant "a limit reached is a limit passed" papers/read/PartyQuestions.java 'owed > limit.get()' 'owed >= limit.get()'
+plant "a limit reached is a limit passed" papers/read/PartyQuestions.java 'owed -> owed > limit' 'owed -> owed >= limit'
 plant "a small rest is 50, not 5" papers/money/PaymentReader.java 'BigDecimal.valueOf(5)' 'BigDecimal.valueOf(50)'
 plant "the tax of a return has the other sign" papers/back/Return.java '-sign * sum, rate.code()' 'sign * sum, rate.code()'
 plant "no tax on a charge" papers/charge/Charge.java 'book.account(Role.PURCHASE_TAX).id(), 0, 0, tax,' 'book.account(Role.PURCHASE_TAX).id(), 0, 0, 0,'
