@@ -19,8 +19,8 @@ plant() { # words file from to
 mvn -q -B -pl core test -Dspotless.check.skip > fault.log 2>&1 || { echo "the tests fail without any fault"; exit 1; }
 plant "a limit reached is a limit passed" papers/read/PartyQuestions.java 'owed -> owed > limit' 'owed -> owed >= limit'
 plant "a small rest is 50, not 5" papers/money/PaymentReader.java 'BigDecimal.valueOf(5)' 'BigDecimal.valueOf(50)'
-plant "the tax of a return has the other sign" papers/back/Return.java '-sign * sum, rate.code()' 'sign * sum, rate.code()'
-plant "no tax on a charge" papers/charge/Charge.java 'book.account(Role.PURCHASE_TAX).id(), 0, 0, tax,' 'book.account(Role.PURCHASE_TAX).id(), 0, 0, 0,'
+plant "the tax of a return has the other sign" papers/back/Return.java 'new Money(-sign * sum), rate.code()' 'new Money(sign * sum), rate.code()'
+plant "no tax on a charge" papers/charge/Charge.java 'book.account(Role.PURCHASE_TAX).id(), 0, 0, new Money(tax),' 'book.account(Role.PURCHASE_TAX).id(), 0, 0, new Money(0),'
 plant "a run of numbers ends one too late" papers/read/NumbersTyped.java 'i < wanted; i++' 'i <= wanted; i++'
 plant "due before its date" papers/read/Reader.java 'due != null && due.isBefore(date)' 'false'
 plant "all of it cannot come off the whole" papers/read/OffTheWhole.java 'read.compareTo(most) > 0' 'read.compareTo(most) >= 0'
