@@ -43,6 +43,13 @@ backups() { # folder book: its backups, newest first
   find "$1" -maxdepth 1 \( -name "zinc-$2-*.sql.gz" -o -name "zinc-$2-*.sql.gz.age" \) | sort -r
 }
 
+newest_before() { # folder book moment: the newest backup not after it; of any time, when it is empty
+  local file
+  while IFS= read -r file; do
+    if [ -z "$3" ] || ! [[ $(made_at "$file") > $3 ]]; then printf '%s\n' "$file"; return; fi
+  done < <(backups "$1" "$2")
+}
+
 made_at() { # file: the moment its name tells, as 2026-11-25-140500
   local name=${1##*/zinc-}; name=${name#*-}; printf '%s\n' "${name%%.*}"
 }
@@ -60,13 +67,15 @@ thin() { # folder book: all of eight days stay, then one a week for six weeks, t
 }
 
 due() { # folder book: whether the newest backup is almost a day old, or none leads into the log there is now
-  [ ! -e "$1/log-$(log_name)/begins" ] || [ -z "$(find "$1" -maxdepth 1 -name "zinc-$2-*.sql.gz*" ! -name '*.part' -mmin -1380 -print -quit 2>/dev/null)" ]
+  local newest; newest=$(newest_before "$1" "$2" "")
+  [ -z "$newest" ] || [ ! -e "$1/log-$(log_name)/begins" ] || [ -z "$(find "$newest" -mmin -1380)" ]
 }
 
 nightly() { # folder book: a backup whenever the newest is almost a day old, once there is a book; its log twice a minute
+  local again=0 # what could not be backed up is tried again after some time; its log goes on meanwhile
   while alive "$HOME_DIR/run/web.pid"; do
-    if [ -n "$(db_sql -N "zinc_$2" -e 'select 1 from book' 2>/dev/null)" ] && due "$1" "$2"; then
-      if (backup "$1" "$2"); then thin "$1" "$2"; else sleep 3000; fi
+    if [ "$SECONDS" -ge "$again" ] && [ -n "$(db_sql -N "zinc_$2" -e 'select 1 from book' 2>/dev/null)" ] && due "$1" "$2"; then
+      if (backup "$1" "$2"); then thin "$1" "$2"; else again=$((SECONDS + 3000)); fi
     fi
     keep_log "$1" || say "The log could not be kept in $1."
     sleep 30
@@ -108,9 +117,9 @@ restore() { # file-or-folder book moment
   fi
   if [ -d "$file" ]; then
     LOGS=$file
-    for file in $(backups "$LOGS" "$book") ""; do [ -n "$upto" ] && [[ $(made_at "$file") > $upto ]] || break; done
+    file=$(newest_before "$LOGS" "$book" "$upto")
     [ -n "$file" ] || fail "there is no backup of the $book book ${moment:+from before $moment }in $LOGS"
-    moment=${moment:-2037-12-31 23:59:59}
+    moment=${moment:-last}
   else
     LOGS=$(dirname "$file")
     [ -f "$file" ] || fail "there is no file or folder $file"
@@ -118,7 +127,7 @@ restore() { # file-or-folder book moment
   if alive "$HOME_DIR/run/web.pid" && [ "$(cat "$HOME_DIR/run/web.book")" = "$book" ]; then fail "the $book book is being served; ./zinc-tally stop first"; fi
   say "Reading $file ..."
   (umask 077; shown "$file" > "$plain") || { rm -f "$plain"; fail "$file cannot be read; nothing was changed"; }
-  [ -z "$moment" ] || [ "$book" != own ] || after "$plain" "$LOGS" "$upto" || fail "the log after $file is not in $LOGS; nothing was changed. restore $file goes back to the backup itself"
+  [ -z "$moment" ] || [ "$book" != own ] || after "$plain" "$LOGS" || fail "the log after $file is not in $LOGS; nothing was changed. restore $file goes back to the backup itself"
   [ "$book" = own ] || moment=
   try_out "$plain" "$moment" || fail "$file does not hold a sound book; nothing was changed. See $HOME_DIR/log/backup-check.log"
   if there_is "zinc_$book"; then
@@ -131,7 +140,7 @@ restore() { # file-or-folder book moment
   touch "$HOME_DIR/run/restoring-$book"
   load "$plain" "zinc_$book" "$moment" || fail "$file could not be read whole; restore ${before:-another file} to go back"
   rm -rf "$plain" "$HOME_DIR/run/after" "$HOME_DIR/run/restoring-$book"
-  say "The $book book is as it was $(case $moment in "") echo "in $file" ;; 2037*) echo "at the last moment that was kept" ;; *) echo "on $moment" ;; esac)"
+  say "The $book book is as it was $(case $moment in "") echo "in $file" ;; last) echo "at the last moment that was kept" ;; *) echo "on $moment" ;; esac)"
   # what is kept from now on goes on from the restored book
   if [ "$book" = own ]; then
     log_begins

@@ -40,26 +40,38 @@ keep_log() { # folder: copies what the log has gained; what is older than its re
   find "$1" -path "$1/log-*/log.*" -mtime +35 -delete
 }
 
-after() { # backup folder moment: lays ready in run/after the log from that backup on; fails when a part is missing
-  local ready=$HOME_DIR/run/after name first file at
+after() { # backup folder: lays ready in run/after the log from that backup on; fails when a part is missing
+  local ready=$HOME_DIR/run/after name first from file at next
   rm -rf "$ready"; mkdir -p "$ready"; chmod 700 "$ready"
   name=$(gzip -dc "$1" | sed -n '1s/^-- the log is //p;1q'); [ -n "$name" ] || return 1
   at=$(gzip -dc "$1" | sed -n "s/^-- CHANGE MASTER TO MASTER_LOG_FILE='\([^']*\)', MASTER_LOG_POS=\([0-9]*\).*/\1 \2/p;40q")
   first=${at% *}; [ -n "$first" ] || return 1
   say "${at#* }" > "$ready/position"
-  if [ "$name" = "$(log_name)" ] && [ -e "$HOME_DIR/db-log/$first" ]; then set -- "$HOME_DIR/db-log"; else set -- "$2/log-$name"; fi
-  for file in "$1"/log.[0-9]*; do
+  from=$2/log-$name
+  [ "$name" != "$(log_name)" ] || [ ! -e "$HOME_DIR/db-log/$first" ] || from=$HOME_DIR/db-log
+  next=$((10#${first#log.}))
+  for file in "$from"/log.[0-9]*; do
     case $file in *.part | *.at) continue ;; esac
     at=${file##*/}; at=${at%.age}
-    [[ $at < $first ]] || shown "$file" > "$ready/$at" || return 1
+    [[ ! $at < $first ]] || continue
+    [ "$((10#${at#log.}))" = "$next" ] || return 1 # one between is not there
+    next=$((next + 1))
+    shown "$file" > "$ready/$at" || return 1
   done
   [ -e "$ready/$first" ]
 }
 
-forward() { # database moment: what was done after the backup, up to the moment, as statements
-  local ready=$HOME_DIR/run/after
+forward() { # database moment: what was done after the backup, up to the moment or to the last, as statements
+  local ready=$HOME_DIR/run/after files options from
   [ -s "$ready/position" ] || return 0
+  files=("$ready"/log.[0-9]*)
+  options=(--no-defaults --skip-annotate-row-events --rewrite-db="zinc_own->$1")
+  [ "$2" = last ] || options+=(--stop-datetime="$2")
+  from=(--start-position="$(cat "$ready/position")")
+  if [ ${#files[@]} -gt 1 ]; then
+    mariadb-binlog "${options[@]}" "${from[@]}" "${files[@]:0:${#files[@]}-1}" || return 1
+    from=()
+  fi
   # the newest file may end in the middle of something that was just being done: that is left out
-  mariadb-binlog --no-defaults --skip-annotate-row-events --rewrite-db="zinc_own->$1" --start-position="$(cat "$ready/position")" \
-    --stop-datetime="$2" "$ready"/log.[0-9]* 2>> "$HOME_DIR/log/backup-check.log" || true
+  mariadb-binlog "${options[@]}" "${from[@]}" "${files[-1]}" 2>> "$HOME_DIR/log/backup-check.log" || true
 }

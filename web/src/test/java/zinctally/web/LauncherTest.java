@@ -17,7 +17,12 @@ import org.junit.jupiter.api.io.TempDir;
 class LauncherTest {
   private static void backups(String... words) throws IOException, InterruptedException {
     String script = ". ../launcher/backup.sh; " + String.join(" ", words);
-    assertThat(new ProcessBuilder("bash", "-euc", script).inheritIO().start().waitFor()).isZero();
+    assertThat(
+            new ProcessBuilder("bash", "-euo", "pipefail", "-c", script)
+                .inheritIO()
+                .start()
+                .waitFor())
+        .isZero();
   }
 
   private static LocalDate day(Path file) {
@@ -59,7 +64,40 @@ class LauncherTest {
             "zinc-own-2026-11-26-020000.sql.gz.part",
             "zinc-demo-2026-11-27-020000.sql.gz")) Files.createFile(folder.resolve(name));
     backups(
-        "newest=$(backups " + folder + " own | head -1);",
+        "newest=$(newest_before " + folder + " own '');",
         "[ \"$(made_at \"$newest\")\" = 2026-11-25-020000 ]");
+  }
+
+  @Test
+  void a_moment_is_reached_from_the_newest_backup_before_it_whatever_the_folder_is_called(
+      @TempDir Path parent) throws Exception {
+    Path folder = Files.createDirectory(parent.resolve("the other disk"));
+    for (String day : List.of("24", "25", "26"))
+      Files.createFile(folder.resolve("zinc-own-2026-11-" + day + "-020000.sql.gz"));
+    for (String asked : List.of("2026-11-25-140500 25", "2026-11-24-020000 24", " 26"))
+      backups(
+          "f=$(newest_before '" + folder + "' own '" + asked.split(" ")[0] + "');",
+          "[ \"$(made_at \"$f\")\" = 2026-11-" + asked.split(" ")[1] + "-020000 ]");
+    backups("[ -z \"$(newest_before '" + folder + "' own 2026-11-23-235959)\" ]");
+  }
+
+  @Test
+  void a_log_of_which_a_part_is_missing_leads_nowhere(@TempDir Path home) throws Exception {
+    Path log = Files.createDirectories(home.resolve("backups/log-one"));
+    for (String part : List.of("log.000008", "log.000009", "log.000010"))
+      Files.writeString(log.resolve(part), part);
+    String backup =
+        "mkdir -p $HOME_DIR/run; say() { printf '%s\\n' \"$*\"; }; . ../launcher/log.sh;"
+            + " printf \"%s\\n\" '-- the log is one'"
+            + " \"-- CHANGE MASTER TO MASTER_LOG_FILE='log.000009', MASTER_LOG_POS=4;\""
+            + " | gzip > $HOME_DIR/b.gz;";
+    String there = "HOME_DIR=" + home + "; " + backup;
+    backups(
+        there,
+        "after $HOME_DIR/b.gz",
+        home + "/backups;",
+        "[ $(ls $HOME_DIR/run/after | wc -l) = 3 ]");
+    Files.move(log.resolve("log.000010"), log.resolve("log.000011"));
+    backups(there, "! after $HOME_DIR/b.gz", home + "/backups");
   }
 }
