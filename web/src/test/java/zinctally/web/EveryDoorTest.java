@@ -152,6 +152,17 @@ class EveryDoorTest extends OwnBookTest {
       for (String shut :
           List.of("/buy", "/prove", "/handle", "/ask", "/goods/what-if", "/sell/sales"))
         assertThat(counter.request().get(desk.address + shut).status()).as(shut).isEqualTo(403);
+      String bill =
+          desk.sql()
+              .sql("select max(id) from paper where kind = 'RECEIPT'")
+              .query(String.class)
+              .single();
+      // however the number is written
+      for (String written :
+          List.of(bill, "+" + bill, "0" + bill, "%3" + bill.charAt(0) + bill.substring(1)))
+        assertThat(counter.request().get(desk.address + "/papers/" + written).status())
+            .as(written)
+            .isNotEqualTo(200);
     } finally {
       roles.give(Role.COUNTER, RoleMay.Given.ALL, "owner");
     }

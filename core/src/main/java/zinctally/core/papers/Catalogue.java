@@ -11,6 +11,7 @@ import zinctally.core.goods.Lot;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Coin;
+import zinctally.core.number.Share;
 import zinctally.core.papers.back.CreditDue;
 import zinctally.core.papers.back.ReturnReason;
 import zinctally.core.papers.flow.Awaited;
@@ -175,7 +176,12 @@ public interface Catalogue {
    * @param value minor units
    * @param micros millionths of the base unit
    */
-  record LatestCost(long value, long micros) {}
+  record LatestCost(long value, long micros) {
+    /** Minor units that so many millionths cost at it. */
+    public long of(long some) {
+      return Share.of(value, some, micros);
+    }
+  }
 
   /**
    * @param cutOver the books' first day

@@ -18,6 +18,9 @@ import zinctally.core.papers.TaxRate;
 /** What goods are sold for by the price lists. */
 @Repository
 public class ListPrices {
+  /** Of prices that are worked out. */
+  private static final int PLACES = 4;
+
   private final JdbcClient sql;
 
   ListPrices(JdbcClient sql) {
@@ -30,7 +33,16 @@ public class ListPrices {
    * @param atLeast millionths
    * @param withTax whether it holds its tax
    */
-  public record Step(long atLeast, BigDecimal price, boolean withTax) {}
+  public record Step(long atLeast, BigDecimal price, boolean withTax) {
+    /** The price with tax or without; as it stands when no rate is known. */
+    public BigDecimal in(boolean tax, Optional<TaxRate> rate) {
+      if (tax == withTax || rate.isEmpty()) return price;
+      BigDecimal factor = BigDecimal.ONE.add(rate.get().percent().movePointLeft(2));
+      return tax
+          ? price.multiply(factor).setScale(PLACES, RoundingMode.HALF_UP)
+          : price.divide(factor, PLACES, RoundingMode.HALF_UP);
+    }
+  }
 
   /** What a list says of some items on a day; where it says nothing, the first list does. */
   public record Listed(Map<Long, List<Step>> steps) {
@@ -89,12 +101,6 @@ public class ListPrices {
             .orElse(new Terms(0, BigDecimal.ZERO));
     return listed(List.of(item), terms.list, on)
         .price(item, micros)
-        .map(step -> new Allowed.ListPrice(withoutTax(step, rate), terms.off));
-  }
-
-  private static BigDecimal withoutTax(Step step, @Nullable TaxRate rate) {
-    if (!step.withTax() || rate == null) return step.price();
-    BigDecimal factor = BigDecimal.ONE.add(rate.percent().movePointLeft(2));
-    return step.price().divide(factor, 6, RoundingMode.HALF_UP);
+        .map(step -> new Allowed.ListPrice(step.in(false, Optional.ofNullable(rate)), terms.off));
   }
 }

@@ -84,6 +84,14 @@ public class DraftStore {
     return DraftText.write(draft.inForm(Figures.form()));
   }
 
+  /** Of what kind a draft is. */
+  public Optional<PaperKind> kind(long id) {
+    return sql.sql("select kind from draft where id = ?")
+        .param(id)
+        .query(PaperKind.class)
+        .optional();
+  }
+
   public Optional<SavedDraft> find(long id) {
     return sql.sql("select * from draft where id = ?").param(id).query(DraftStore::row).optional();
   }

@@ -28,6 +28,17 @@ public class RoleMay {
    */
   public record Given(boolean costs, boolean ledger, Allowed selling, boolean changes) {
     public static final Given ALL = new Given(true, true, Allowed.ALL, true);
+
+    /** Of a role of which nothing is kept though it should be. */
+    private static final Given NOTHING =
+        new Given(false, false, new Allowed(false, BigDecimal.ZERO, false, false), false);
+
+    /**
+     * @throws IllegalArgumentException for the ledger without costs: it tells them
+     */
+    public Given {
+      if (ledger && !costs) throw new IllegalArgumentException("the ledger tells what goods cost");
+    }
   }
 
   /** Roles for which it is said, in the order of their rank. */
@@ -39,16 +50,16 @@ public class RoleMay {
         .param(role.name())
         .query(RoleMay::given)
         .optional()
-        .orElse(Given.ALL);
+        .orElse(Given.NOTHING);
   }
 
   /** What somebody may; all for who has no sign-in, such as the program itself. */
   public Given of(String login) {
-    return sql.sql(
-            "select m.* from app_user u join role_may m on m.role = u.role where u.login = ?")
+    return sql.sql("select role from app_user where login = ?")
         .param(login)
-        .query(RoleMay::given)
+        .query(Person.Role.class)
         .optional()
+        .map(this::of)
         .orElse(Given.ALL);
   }
 

@@ -82,17 +82,15 @@ class DayController {
   @Nullable String day(
       Model model, Principal who, HttpServletRequest request, HttpServletResponse response) {
     LocalDate today = LocalDate.now(clock);
+    Sees.By by = sees.by(who);
     repeats.begin(today);
     LocalDate last = days.lastPaper(today);
     model.addAttribute("today", today);
     model.addAttribute("check", checks.latest().orElse(null));
-    model.addAttribute("waiting", waiting(today, who));
+    model.addAttribute("waiting", waiting(today, who, by));
     model.addAttribute(
         "drafts",
-        drafts.open(LOOKED_AT).stream()
-            .filter(d -> sees.page("/drafts/" + d.id(), who))
-            .limit(8)
-            .toList());
+        drafts.open(LOOKED_AT).stream().filter(d -> by.papers(d.draft().kind())).limit(8).toList());
     model.addAttribute("steps", books.begun() ? List.of() : opening.firstSteps());
     model.addAttribute("monthDate", last);
     model.addAttribute("month", days.month(last));
@@ -104,11 +102,7 @@ class DayController {
         "stockFrom", stock.isEmpty() ? "" : YearMonth.from(stock.get(0).month()).toString());
     Listing book = DayListings.dayBook(last.minusDays(60));
     return lists.show(
-        sees.costs(who) ? book : DayListings.ofCustomers(book),
-        "day/day",
-        model,
-        request,
-        response);
+        by.costs() ? book : DayListings.ofCustomers(book), "day/day", model, request, response);
   }
 
   /** What a month's sales, or its cost of goods sold, is made of. */
@@ -131,7 +125,7 @@ class DayController {
         "/", ProveListings.month(first, figure.equals("cost")), model, request, response);
   }
 
-  private List<Waiting> waiting(LocalDate today, Principal who) {
+  private List<Waiting> waiting(LocalDate today, Principal who, Sees.By by) {
     List<Waiting> waiting = new ArrayList<>();
     if (May.own(who) && books.begun())
       machine
@@ -250,7 +244,7 @@ class DayController {
               clearing,
               "Go on with the opening",
               "/opening"));
-    waiting.removeIf(w -> !sees.page(w.href().split("[?]")[0], who));
+    waiting.removeIf(w -> !by.page(w.href().split("[?]")[0]));
     return waiting;
   }
 

@@ -80,9 +80,10 @@ class FindController {
 
   /** Those first whose name begins with what is typed. */
   private Stream<Found> pages(String typed, Principal who) {
+    Sees.By by = sees.by(who);
     return areas
         .places()
-        .filter(p -> p.page().may().test(who) && sees.page(p.page().address(), who))
+        .filter(p -> p.page().may().test(who) && by.page(p.page().address()))
         .filter(
             p ->
                 holds(

@@ -58,7 +58,10 @@ public class AreaPage {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    model.addAttribute("tabs", Tabs.of(areas.at(address), request.getUserPrincipal(), sees));
+    model.addAttribute(
+        "tabs",
+        Tabs.of(
+            areas.at(address), request.getUserPrincipal(), sees.by(request.getUserPrincipal())));
     return lists.show(listing, "listing/area", model, request, response);
   }
 }

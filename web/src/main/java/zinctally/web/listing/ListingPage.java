@@ -139,7 +139,7 @@ public class ListingPage {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    Listing whole = sees.costs(request.getUserPrincipal()) ? all : all.withoutCosts();
+    Listing whole = sees.by(request.getUserPrincipal()).costs() ? all : all.withoutCosts();
     Optional<Address> keeping = choices.keep(whole, request);
     if (keeping.isPresent()) return "redirect:" + keeping.get();
     ChoiceStore.Choice choice = choices.of(request);

@@ -10,13 +10,13 @@ import zinctally.web.shell.Sees;
  * @param pages those of its group that its reader may see
  */
 public record Tabs(Area area, Area.Group group, ListPage page, List<ListPage> pages) {
-  static Tabs of(Areas.Place place, Principal reader, Sees sees) {
+  static Tabs of(Areas.Place place, Principal reader, Sees.By by) {
     return new Tabs(
         place.area(),
         place.group(),
         place.page(),
         place.group().pages().stream()
-            .filter(p -> p.may().test(reader) && sees.page(p.address(), reader))
+            .filter(p -> p.may().test(reader) && by.page(p.address()))
             .toList());
   }
 }

@@ -22,6 +22,10 @@ class TabsAdvice {
   void tabs(Model model, HttpServletRequest request) {
     areas
         .find(request.getRequestURI())
-        .ifPresent(p -> model.addAttribute("tabs", Tabs.of(p, request.getUserPrincipal(), sees)));
+        .ifPresent(
+            p ->
+                model.addAttribute(
+                    "tabs",
+                    Tabs.of(p, request.getUserPrincipal(), sees.by(request.getUserPrincipal()))));
   }
 }

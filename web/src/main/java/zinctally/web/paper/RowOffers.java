@@ -1,7 +1,6 @@
 package zinctally.web.paper;
 
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -15,7 +14,6 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
-import zinctally.core.papers.TaxRate;
 import zinctally.core.units.Units;
 import zinctally.store.book.BookCatalogue;
 import zinctally.web.shell.Say;
@@ -102,26 +100,12 @@ class RowOffers {
         .price(item.id(), micros)
         .map(
             p ->
-                p.withTax() == paperWithTax
-                    ? p.price()
-                    : converted(
-                        p.price(),
-                        asked
-                            .book()
-                            .taxRate(code.isEmpty() ? asked.taxes().ofItem(item.id()) : code),
-                        paperWithTax))
+                p.in(
+                    paperWithTax,
+                    asked.book().taxRate(code.isEmpty() ? asked.taxes().ofItem(item.id()) : code)))
         .map(p -> p.multiply(size(item, unit).decimal()).stripTrailingZeros())
         .map(p -> Figures.plain(p.scale() < digits ? p.setScale(digits) : p))
         .orElse("");
-  }
-
-  /** A price without tax as one with it, or the other way round; the same when no rate is known. */
-  private static BigDecimal converted(BigDecimal price, Optional<TaxRate> rate, boolean withTax) {
-    if (rate.isEmpty()) return price;
-    BigDecimal factor = BigDecimal.ONE.add(rate.get().percent().movePointLeft(2));
-    return withTax
-        ? price.multiply(factor).setScale(4, RoundingMode.HALF_UP)
-        : price.divide(factor, 4, RoundingMode.HALF_UP);
   }
 
   /** What the supplier asked last, else the latest cost, for the unit shown. */

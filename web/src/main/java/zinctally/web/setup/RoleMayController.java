@@ -42,6 +42,13 @@ class RoleMayController {
     if (percent.isEmpty())
       return Answer.wrong(
           after, "/people", "\"" + discount + "\" is not a discount from 0 to 100 percent.");
+    if (ledger && !costs)
+      return Answer.wrong(
+          after,
+          "/people",
+          "The ledger tells what goods cost: give the "
+              + role.words()
+              + " costs, too, or neither.");
     Allowed selling = new Allowed(anyPrice, percent.get(), underCost, overLimit);
     roles.give(role, new RoleMay.Given(costs, ledger, selling, changes), who.getName());
     after.addFlashAttribute("told", "Kept.");

@@ -4,12 +4,14 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
 import java.util.List;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.server.PathContainer;
 import org.springframework.stereotype.Component;
+import org.springframework.util.NumberUtils;
 import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.util.pattern.PathPattern;
@@ -46,8 +48,8 @@ public class Sees implements HandlerInterceptor, WebMvcConfigurer {
           "/sell/commission");
   private static final List<PathPattern> OF_CHANGES =
       patterns("/papers/*/amend", "/papers/*/void/**");
-  private static final Pattern OF_PAPER = Pattern.compile("/papers/(\\d+)(/.*)?");
-  private static final Pattern OF_DRAFT = Pattern.compile("/drafts/(\\d+)(/.*)?");
+  private static final String PAPER = "/papers/{id}";
+  private static final String DRAFT = "/drafts/{id}";
 
   private final RoleMay roles;
   private final PaperStore papers;
@@ -63,24 +65,31 @@ public class Sees implements HandlerInterceptor, WebMvcConfigurer {
     return List.of(paths).stream().map(PathPatternParser.defaultInstance::parse).toList();
   }
 
-  public RoleMay.Given of(@Nullable Principal who) {
-    return roles.of(who == null ? Person.Role.READER : May.role(who));
+  /**
+   * What one person sees.
+   *
+   * @param given by the owner; everything for who does the books
+   */
+  public record By(RoleMay.Given given) {
+    public boolean costs() {
+      return given.costs();
+    }
+
+    /** Whether an address, or a pattern of some, is one that they come to. */
+    public boolean page(String address) {
+      return (given.changes() || !matches(OF_CHANGES, address))
+          && (given.ledger() || !matches(OF_LEDGER, address))
+          && (given.costs() || !matches(OF_COSTS, address));
+    }
+
+    /** Papers that are not about a customer tell what goods cost. */
+    public boolean papers(PaperKind kind) {
+      return given.costs() || kind.isWith(Party.Kind.CUSTOMER);
+    }
   }
 
-  public boolean costs(@Nullable Principal who) {
-    return of(who).costs();
-  }
-
-  /** Whether an address is one that a person comes to. */
-  public boolean page(String address, @Nullable Principal who) {
-    RoleMay.Given given = of(who);
-    return given.equals(RoleMay.Given.ALL) || page(address, given);
-  }
-
-  private boolean page(String address, RoleMay.Given given) {
-    return (given.changes() || !matches(OF_CHANGES, address))
-        && (given.ledger() || !matches(OF_LEDGER, address))
-        && (given.costs() || !matches(OF_COSTS, address) && !ofBuying(address));
+  public By by(@Nullable Principal who) {
+    return new By(roles.of(who == null ? Person.Role.READER : May.role(who)));
   }
 
   private static boolean matches(List<PathPattern> patterns, String address) {
@@ -88,30 +97,38 @@ public class Sees implements HandlerInterceptor, WebMvcConfigurer {
     return patterns.stream().anyMatch(p -> p.matches(path));
   }
 
-  /** Papers that are not about a customer tell what goods cost. */
-  private boolean ofBuying(String address) {
-    Matcher paper = OF_PAPER.matcher(address);
-    if (paper.matches())
-      return papers.kind(Long.parseLong(paper.group(1))).filter(k -> !shown(k)).isPresent();
-    Matcher draft = OF_DRAFT.matcher(address);
-    return draft.matches()
-        && drafts
-            .find(Long.parseLong(draft.group(1)))
-            .filter(d -> !shown(d.draft().kind()))
-            .isPresent();
-  }
-
-  private static boolean shown(PaperKind kind) {
-    return kind.isWith(Party.Kind.CUSTOMER);
-  }
-
+  /**
+   * Asks by what the request was taken for, not by how its address was written: several ways of
+   * writing lead to one page.
+   */
   @Override
   public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object to) {
     // to ask who it is for reads the session, which files do without
     if (SameForAll.FILES.matches(request)) return true;
     Principal who = request.getUserPrincipal();
-    if (who != null) May.must(page(request.getRequestURI(), who));
+    if (who == null) return true;
+    By by = by(who);
+    String pattern =
+        String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
+    May.must(
+        by.page(pattern)
+            && (by.costs() || kind(pattern, request).filter(k -> !by.papers(k)).isEmpty()));
     return true;
+  }
+
+  /** The kind of the paper or draft that an address is about. */
+  private Optional<PaperKind> kind(String pattern, HttpServletRequest request) {
+    boolean paper = pattern.startsWith(PAPER);
+    if (!paper && !pattern.startsWith(DRAFT)) return Optional.empty();
+    Map<?, ?> parts =
+        (Map<?, ?>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
+    try {
+      // as the framework itself reads it
+      long id = NumberUtils.parseNumber(String.valueOf(parts.get("id")), Long.class);
+      return paper ? papers.kind(id) : drafts.kind(id);
+    } catch (IllegalArgumentException noNumber) {
+      return Optional.empty(); // and so is answered with nothing
+    }
   }
 
   @Override

@@ -16,7 +16,6 @@ import zinctally.store.book.Book;
 import zinctally.store.book.BookStore;
 import zinctally.store.check.CheckRuns;
 import zinctally.store.people.Person;
-import zinctally.store.people.RoleMay;
 import zinctally.store.prove.BalanceStore;
 
 /** What stands round every page: the book, the balance, the thumb index, who is here. */
@@ -61,15 +60,15 @@ class Shell {
 
   @ModelAttribute
   void around(Model model, HttpServletRequest request, Principal principal) {
-    RoleMay.Given given = sees.of(principal);
-    model.addAttribute("seesCosts", given.costs());
-    model.addAttribute("seesLedger", given.ledger());
-    model.addAttribute("mayAmend", given.changes());
+    Sees.By by = sees.by(principal);
+    model.addAttribute("seesCosts", by.costs());
+    model.addAttribute("seesLedger", by.given().ledger());
+    model.addAttribute("mayAmend", by.given().changes());
     model.addAttribute(
         "index",
         INDEX.stream()
-            .map(l -> sees.page(l.href(), principal) ? l : l.or("ask", "/ask/places"))
-            .filter(l -> sees.page(l.href(), principal))
+            .map(l -> by.page(l.href()) ? l : l.or("ask", "/ask/places"))
+            .filter(l -> by.page(l.href()))
             .toList());
     model.addAttribute("newPapers", NEW.stream().filter(k -> May.write(principal, k)).toList());
     model.addAttribute("mayWrite", May.role(principal) != Person.Role.READER);

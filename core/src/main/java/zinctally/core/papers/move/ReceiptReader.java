@@ -91,8 +91,7 @@ public final class ReceiptReader {
       return value;
     }
     Optional<Catalogue.LatestCost> latest = in.book.latestCost(item.id());
-    if (latest.isPresent())
-      return Share.of(latest.get().value(), flow.now(), latest.get().micros());
+    if (latest.isPresent()) return latest.get().of(flow.now());
     row.fault(
         "price",
         "No cost of "

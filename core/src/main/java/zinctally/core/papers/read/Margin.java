@@ -6,7 +6,6 @@ import java.util.Optional;
 import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
-import zinctally.core.number.Share;
 import zinctally.core.papers.Catalogue;
 
 /** Says what a line earns at the present cost of its goods, and when that is less than nothing. */
@@ -30,7 +29,7 @@ public final class Margin {
   public static void say(RowReader row, Item item, long micros, long net) {
     Optional<Catalogue.LatestCost> present = row.book().presentCost(item.id());
     if (present.isEmpty() || micros == 0) return;
-    long cost = Share.of(present.get().value(), micros, present.get().micros());
+    long cost = present.get().of(micros);
     if (net != 0)
       row.beside(
           "margin",

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
-import zinctally.core.number.Share;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
@@ -92,6 +91,6 @@ public final class AdjustmentReader {
       row.fault("unit_cost", "No cost of " + item.name() + " is known yet; at what unit cost?");
       return null;
     }
-    return Share.of(latest.get().value(), quantity.quantity().micros(), latest.get().micros());
+    return latest.get().of(quantity.quantity().micros());
   }
 }

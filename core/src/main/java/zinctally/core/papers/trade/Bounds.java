@@ -110,7 +110,7 @@ public final class Bounds {
   private void cost(Line line) {
     Optional<Catalogue.LatestCost> present = book.presentCost(line.item().id());
     if (present.isEmpty()) return;
-    long cost = Share.of(present.get().value(), line.quantity().micros(), present.get().micros());
+    long cost = present.get().of(line.quantity().micros());
     if (line.net() < cost)
       faults.add(
           Fault.at(
