@@ -87,9 +87,7 @@ class RoleMayTest {
     long before = papers();
     assertThat(book.get(Proving.class).prove(jars("0.89"), 0, "till").faults())
         .extracting(f -> f.says())
-        .containsExactly(
-            "Item JAR comes to 8.90; with the 10 % off the list's price that you may give it is"
-                + " 9.00 at least.");
+        .containsExactly("9.00 at least: 10 % off the list is yours to give.");
     assertThatThrownBy(() -> post(jars("0.89"), "till")).isInstanceOf(Refused.class);
     assertThat(papers()).isEqualTo(before);
     assertThat(post(jars("0.90"), "till")).isPositive();

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
-import zinctally.core.number.Coin;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
 import zinctally.core.number.Share;
@@ -66,8 +65,7 @@ public final class Bounds {
     Awaited.Order order = line.agreed();
     if (order.quantity() == 0) return;
     long agreed = Share.of(order.net(), line.quantity().micros(), order.quantity());
-    if (line.net() < agreed - ROUNDING)
-      under(line, "as agreed with " + order.number() + " it is ", agreed);
+    if (line.net() < agreed - ROUNDING) atLeast(line, agreed, ", as agreed with " + order.number());
   }
 
   private void price(Line line, Party who, LocalDate date) {
@@ -88,23 +86,12 @@ public final class Bounds {
             .divide(HUNDRED);
     long rounded = book.rules().coin().rounded(least);
     if (line.net() < rounded - ROUNDING)
-      under(
-          line, "with the " + say(off) + " off the list's price that you may give it is ", rounded);
+      atLeast(line, rounded, ": " + say(off) + " off the list is yours to give");
   }
 
-  private void under(Line line, String why, long least) {
-    Coin coin = book.rules().coin();
+  private void atLeast(Line line, long least, String why) {
     faults.add(
-        Fault.at(
-            line.row(),
-            "price",
-            line.item().name()
-                + " comes to "
-                + coin.say(line.net())
-                + "; "
-                + why
-                + coin.say(least)
-                + " at least."));
+        Fault.at(line.row(), "price", book.rules().coin().say(least) + " at least" + why + "."));
   }
 
   private void cost(Line line) {
@@ -113,10 +100,7 @@ public final class Bounds {
     long cost = present.get().of(line.quantity().micros());
     if (line.net() < cost)
       faults.add(
-          Fault.at(
-              line.row(),
-              "price",
-              line.item().name() + " would be sold under its cost, which is not yours to do."));
+          Fault.at(line.row(), "price", "This is under its cost, which is not yours to do."));
   }
 
   /**
