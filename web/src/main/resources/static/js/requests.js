@@ -23,6 +23,13 @@ document.addEventListener("submit", (e) => {
   }
   setTimeout(() => delete e.target.dataset.sent, 4000);
 });
+// a file whose turn has come
+document.addEventListener("htmx:afterSwap", () => {
+  const turn = $("[data-fetch]");
+  if (!turn) return;
+  location.assign(turn.dataset.fetch);
+  delete turn.dataset.fetch;
+});
 addEventListener("pageshow", () => all("form[data-sent]").forEach((f) => delete f.dataset.sent));
 document.addEventListener("click", (e) => {
   if (e.target.closest("[data-print]")) print();

@@ -1,5 +1,6 @@
 package zinctally.web;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
@@ -16,6 +17,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
@@ -30,6 +33,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.prove.TieOutStore;
 import zinctally.web.listing.Areas;
+import zinctally.web.listing.Turns;
 import zinctally.web.paper.form.Forms;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -384,20 +388,57 @@ class DemoBookTest {
             .map(c -> c.name + "=" + c.value)
             .collect(Collectors.joining("; "));
     HttpClient client = HttpClient.newHttpClient();
-    List<CompletableFuture<HttpResponse<byte[]>>> files =
+    List<CompletableFuture<byte[]>> files =
         IntStream.range(0, 30)
             .mapToObj(n -> "/goods?as=" + List.of("csv", "xlsx", "pdf").get(n % 3))
-            .map(path -> HttpRequest.newBuilder(URI.create(desk.address + path)))
-            .map(request -> request.header("Cookie", cookies).build())
-            .map(request -> client.sendAsync(request, HttpResponse.BodyHandlers.ofByteArray()))
+            .map(path -> file(client, cookies, path))
             .toList();
     HttpRequest door = HttpRequest.newBuilder(URI.create(desk.address + "/sign-in")).build();
     assertThat(client.send(door, HttpResponse.BodyHandlers.discarding()).statusCode())
         .isEqualTo(200);
-    for (CompletableFuture<HttpResponse<byte[]>> file : files) {
-      assertThat(file.get().statusCode()).isEqualTo(200);
-      assertThat(file.get().body()).hasSizeGreaterThan(1000);
+    for (CompletableFuture<byte[]> file : files)
+      assertThat(new String(file.get(), UTF_8))
+          .hasSizeGreaterThan(1000)
+          .doesNotStartWith("<!doctype");
+  }
+
+  /** Asks as often as it is told to wait, as a browser does. */
+  private CompletableFuture<byte[]> file(HttpClient client, String cookies, String path) {
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(desk.address + path)).header("Cookie", cookies).build();
+    return client
+        .sendAsync(request, HttpResponse.BodyHandlers.ofByteArray())
+        .thenCompose(
+            answer -> {
+              if (answer.statusCode() != 202)
+                return CompletableFuture.completedFuture(
+                    answer.statusCode() == 200 ? answer.body() : new byte[0]);
+              Matcher again =
+                  Pattern.compile("data-hx-get=\"([^\"]+)\" data-hx-trigger=\"load")
+                      .matcher(new String(answer.body(), UTF_8));
+              assertThat(again.find()).isTrue();
+              return file(client, cookies, again.group(1).replace("&amp;", "&"));
+            });
+  }
+
+  @Test
+  void a_file_that_waits_says_how_many_are_before_it_and_comes_by_itself() throws Exception {
+    Turns turns = desk.get(Turns.class);
+    for (int i = 0; i < Turns.AT_ONCE; i++) assertThat(turns.take(null, 60_000).now()).isTrue();
+    try {
+      page.navigate(desk.address + "/goods?filter=wax");
+      page.click("#exports a:first-of-type");
+      page.waitForSelector("#turn:has-text('1 file is made before it')");
+      assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    } finally {
+      page.waitForDownload(
+          () -> {
+            for (int i = 0; i < Turns.AT_ONCE; i++) turns.done();
+          });
     }
+    page.waitForSelector("#turn:has-text('comes to your downloads by itself')");
+    page.click(".over a");
+    page.waitForURL("**/goods?filter=wax");
   }
 
   @Test

@@ -3,7 +3,6 @@ package zinctally.web.listing;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.InterruptedIOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
@@ -18,7 +17,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.concurrent.Semaphore;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.dhatim.fastexcel.Workbook;
@@ -55,9 +53,7 @@ class ListingFiles {
           "pdf",
           MediaType.APPLICATION_PDF_VALUE);
   private static final int MOST_PRINTED = 3000;
-  private static final int AT_ONCE = 4;
   private static final int ABOVE = 3; // rows over the headings of a sheet
-  private final Semaphore few = new Semaphore(AT_ONCE, true);
   private final ListingStore store;
   private final Cells cells;
   private final BookStore books;
@@ -80,10 +76,12 @@ class ListingFiles {
    */
   record About(String name, List<String> facts) {}
 
-  /** Writes the file that is asked for; false, and nothing, when none is. */
-  boolean send(String form, Listing listing, Ask ask, About about, HttpServletResponse response)
+  /**
+   * Writes the file that is asked for. It is made whole before it is sent, so that who reads slowly
+   * holds nothing up.
+   */
+  void send(String form, Listing listing, Ask ask, About about, HttpServletResponse response)
       throws IOException {
-    if (!FORMS.contains(form)) return false;
     Book book = books.book();
     List<String> facts = new ArrayList<>(about.facts);
     facts.add(book.name());
@@ -101,29 +99,16 @@ class ListingFiles {
     } finally {
       Files.delete(file);
     }
-    return true;
   }
 
-  /**
-   * Makes a file when it is its turn: everybody's at once would keep all others from their work. It
-   * is made whole before it is sent, so that who reads slowly holds nothing up.
-   */
   private void make(Path file, String form, Listing listing, Ask ask, About about, Coin coin)
       throws IOException {
-    try {
-      few.acquire();
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-      throw new InterruptedIOException("stopped while waiting to make a file");
-    }
     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
       switch (form) {
         case "csv" -> csv(listing, ask, about, coin, out);
         case "xlsx" -> xlsx(listing, ask, about, coin, out);
         default -> pdf(listing, ask, about, out);
       }
-    } finally {
-      few.release();
     }
   }
 

@@ -29,14 +29,20 @@ import zinctally.web.shell.Sees;
 @Component
 public class ListingPage {
   private static final int LONGEST = 300;
-  private static final Set<String> OWN = Set.of("after", "as", ListChoices.KEEP, ListChoices.SHOWN);
+  private static final String TURN = "turn";
+  private static final Set<String> OWN =
+      Set.of("after", "as", TURN, ListChoices.KEEP, ListChoices.SHOWN);
+
+  /** Milliseconds a file is waited for before a page says how many are before it. */
+  private static final long PATIENCE = 10_000;
+
   private final ListingStore store;
   private final ListChoices choices;
   private final Cells cells;
   private final ListingFiles files;
+  private final Turns turns;
   private final Say say;
   private final Clock clock;
-
   private final Sees sees;
 
   ListingPage(
@@ -44,6 +50,7 @@ public class ListingPage {
       ListChoices choices,
       Cells cells,
       ListingFiles files,
+      Turns turns,
       Say say,
       Clock clock,
       Sees sees) {
@@ -52,6 +59,7 @@ public class ListingPage {
     this.choices = choices;
     this.cells = cells;
     this.files = files;
+    this.turns = turns;
     this.say = say;
     this.clock = clock;
   }
@@ -147,17 +155,53 @@ public class ListingPage {
     Narrowing narrowing = narrowing(listing, request);
     Ask ask = ask(request, narrowing).orSort(choice.sort());
     String as = text(request, "as");
-    try {
-      if (files.send(as, listing.written(), ask, about(listing, ask, narrowing, model), response))
-        return null;
-    } catch (IOException broken) {
-      throw new UncheckedIOException(broken);
-    }
+    if (ListingFiles.FORMS.contains(as))
+      return file(
+          as,
+          listing.written(),
+          ask,
+          about(listing, ask, narrowing, model),
+          model,
+          request,
+          response);
     model.addAttribute("list", view(whole, listing, ask, narrowing, request));
     if (request.getHeader("HX-Request") == null) return template;
     if (!ask.after().isEmpty()) return "listing/table :: rows";
     model.addAttribute("partly", true);
     return "listing/table :: parts";
+  }
+
+  /** Sends the file, or a page that says how many are before it and asks again. */
+  private @Nullable String file(
+      String as,
+      Listing listing,
+      Ask ask,
+      ListingFiles.About about,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    String ticket = text(request, TURN);
+    boolean asks = request.getHeader("HX-Request") != null;
+    try {
+      Turns.Turn turn = asks ? turns.look(ticket) : turns.take(ticket, PATIENCE);
+      if (asks || !turn.now()) {
+        model.addAttribute("turn", turn);
+        model.addAttribute("title", about.name());
+        model.addAttribute(
+            "again", Address.of(request, Set.of(TURN)).with(TURN, turn.ticket()).toString());
+        model.addAttribute("back", Address.of(request, OWN).toString());
+        if (!asks) response.setStatus(HttpServletResponse.SC_ACCEPTED);
+        return asks ? "listing/turn :: turn" : "listing/turn";
+      }
+      try {
+        files.send(as, listing, ask, about, response);
+      } finally {
+        turns.done();
+      }
+      return null;
+    } catch (IOException broken) {
+      throw new UncheckedIOException(broken);
+    }
   }
 
   /** What a file says of itself. */
