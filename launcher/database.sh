@@ -13,6 +13,18 @@ secret() { # file: words nobody knows, made once
 # zinc makes, migrates and keeps books; the application has an account for each book, which zinc gives what it needs
 db_sql() { MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb --no-defaults -h127.0.0.1 -P"$DB_PORT" -uzinc "$@"; }
 
+again() { # pid-file first-option command...: runs it, and again when it was killed or gave up; no more once another runs in its place
+  local pid=$1 first=$2 delay=${AGAIN_IN:-5} own; shift 2
+  while :; do
+    "$@" ${first:+"$first"} & own=$!; first=
+    echo "$own" > "$pid"
+    ! wait "$own" || return 0
+    sleep "$delay"
+    [ "$(cat "$pid" 2>/dev/null)" = "$own" ] || return 0
+    [ "$delay" -ge 300 ] || delay=$((delay * 2))
+  done
+}
+
 db_up() {
   local data=$HOME_DIR/db pid=$HOME_DIR/run/db.pid user
   if alive "$pid"; then return; fi
@@ -44,18 +56,20 @@ SQL
   [ "$user" != mysql ] || chown mysql "$init"
   (umask 077; touch "$HOME_DIR/log/db.log"); [ "$user" != mysql ] || chown mysql "$HOME_DIR/log/db.log"
   local socket=$HOME_DIR/db/s; [ ${#socket} -lt 100 ] || socket=/tmp/zinc-$DB_PORT.sock
-  setsid mariadbd --no-defaults --user="$user" --datadir="$data" --tmpdir="$HOME_DIR/db-tmp" --port="$DB_PORT" --bind-address=127.0.0.1 \
-    --socket="$socket" --pid-file="$data/pid" --init-file="$init" --log-error="$HOME_DIR/log/db.log" \
-    --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve \
-    --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION \
-    --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=512M --innodb-log-file-size=256M \
-    --log-bin="$HOME_DIR/db-log/log" --binlog-format=row --binlog-do-db=zinc_own --sync-binlog=1 --max-binlog-size=16M --expire-logs-days=35 \
-    --local-infile=0 --max-allowed-packet=64M --max-connections=120 --tmp-table-size=128M --max-heap-table-size=128M </dev/null >/dev/null 2>&1 &
-  echo $! > "$pid"
+  local server=(mariadbd --no-defaults --user="$user" --datadir="$data" --tmpdir="$HOME_DIR/db-tmp" --port="$DB_PORT" --bind-address=127.0.0.1
+    --socket="$socket" --pid-file="$data/pid" --log-error="$HOME_DIR/log/db.log"
+    --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve
+    --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION
+    --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=512M --innodb-log-file-size=256M
+    --log-bin="$HOME_DIR/db-log/log" --binlog-format=row --binlog-do-db=zinc_own --sync-binlog=1 --max-binlog-size=16M --expire-logs-days=35
+    --local-infile=0 --max-allowed-packet=64M --max-connections=120 --tmp-table-size=128M --max-heap-table-size=128M)
+  rm -f "$pid"
+  setsid bash -c "$(declare -f again); again \"\$@\"" again "$pid" --init-file="$init" "${server[@]}" </dev/null >/dev/null 2>&1 &
   for _ in $(seq 600); do # a server that was killed recovers first
     if open_port "$DB_PORT" && db_sql -e 'select 1' >/dev/null 2>&1; then rm -f "$init"; return; fi
-    alive "$pid" || break
+    [ ! -s "$pid" ] || alive "$pid" || break
     sleep 0.2
   done
+  rm -f "$pid" # nobody tries again
   fail "the database did not start; see $HOME_DIR/log/db.log"
 }

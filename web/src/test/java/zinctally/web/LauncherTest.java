@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Parts of the launcher that can be tried alone. */
 class LauncherTest {
@@ -23,6 +25,28 @@ class LauncherTest {
                 .start()
                 .waitFor())
         .isZero();
+  }
+
+  /** A server that is killed twice, or whose place is taken, and how often it was started. */
+  @ParameterizedTest
+  @CsvSource({"stays, 3", "taken, 1", "stopped, 1"})
+  void a_server_that_ends_by_itself_comes_back_unless_another_runs_in_its_place(
+      String place, int starts, @TempDir Path folder) throws Exception {
+    Path server = folder.resolve("server");
+    Files.writeString(
+        server,
+        """
+        echo "$@" >> starts
+        case $1 in taken) echo 1 > pid ;; stopped) rm pid ;; esac
+        [ "$(wc -l < starts)" = 3 ] || kill -9 $$
+        """);
+    backups(
+        "cd '" + folder + "'; . '" + Path.of("../launcher/database.sh").toAbsolutePath() + "';",
+        "AGAIN_IN=1 again pid --first bash -c 'sleep 0.3; . ./server' server " + place);
+    List<String> started = Files.readAllLines(folder.resolve("starts"));
+    assertThat(started).hasSize(starts);
+    assertThat(started.get(0)).isEqualTo(place + " --first");
+    assertThat(started.subList(1, starts)).allMatch(place::equals);
   }
 
   private static LocalDate day(Path file) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.zaxxer.hikari.HikariDataSource;
 import com.zaxxer.hikari.HikariPoolMXBean;
 import java.sql.SQLException;
@@ -55,6 +56,22 @@ class NoDatabaseTest extends OwnBookTest {
     desk.forgive();
     page.reload();
     assertThat(page.inputValue("[data-cell='date']")).isEqualTo("2026-03-04");
+    assertThat(page.inputValue("[data-cell='supplier']")).isEqualTo("Orrin Joinery");
+  }
+
+  @Test
+  void a_disk_without_room_is_said_where_she_types_and_what_she_typed_is_kept_later() {
+    begin("b");
+    kept("draft, kept");
+    page.route(
+        "**/save", save -> save.fulfill(new Route.FulfillOptions().setStatus(507).setBody("full")));
+    page.keyboard().type("Orrin Joinery");
+    page.keyboard().press("Enter");
+    kept("not kept yet: the disk is full");
+    page.unroute("**/save");
+    kept("draft, kept");
+    desk.forgive();
+    page.reload();
     assertThat(page.inputValue("[data-cell='supplier']")).isEqualTo("Orrin Joinery");
   }
 

@@ -19,6 +19,10 @@ import zinctally.store.machine.MachineStore;
 public class Machine {
   private static final int WORRIES_AFTER = 2; // days without a backup
   private static final long LITTLE = 1L << 30;
+
+  /** What the database needs to go on at all, and to undo what it cannot end. */
+  private static final long LEAST = 64L << 20;
+
   private final MachineStore store;
   private final Path home;
   private final Clock clock;
@@ -40,6 +44,11 @@ public class Machine {
   record Room(long free, long all) {
     boolean little() {
       return free < LITTLE;
+    }
+
+    /** Whether something more can be written without the database running into the end. */
+    boolean enough() {
+      return free >= LEAST;
     }
   }
 

@@ -5,17 +5,15 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Map;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
-import org.thymeleaf.TemplateEngine;
-import org.thymeleaf.context.Context;
 import zinctally.store.DatabaseGone;
 
 /**
@@ -27,10 +25,10 @@ import zinctally.store.DatabaseGone;
 class NoDatabase extends OncePerRequestFilter {
   private static final Logger LOG = LoggerFactory.getLogger(NoDatabase.class);
   private static final String AGAIN_IN = "5";
-  private final TemplateEngine templates;
+  private final PlainPage page;
 
-  NoDatabase(TemplateEngine templates) {
-    this.templates = templates;
+  NoDatabase(PlainPage page) {
+    this.page = page;
   }
 
   @Override
@@ -49,15 +47,9 @@ class NoDatabase extends OncePerRequestFilter {
   /** A page that is asked for tries again by itself; what was sent is not sent again. */
   private void say(HttpServletRequest request, HttpServletResponse response) throws IOException {
     response.reset();
-    response.setStatus(HttpStatus.SERVICE_UNAVAILABLE.value());
     response.setHeader(HttpHeaders.RETRY_AFTER, AGAIN_IN);
-    response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
-    response.setHeader(
-        "Content-Security-Policy", "default-src 'none'; style-src 'self'; font-src 'self'");
-    response.setContentType(MediaType.TEXT_HTML_VALUE);
-    response.setCharacterEncoding("UTF-8");
-    Context page = new Context();
-    page.setVariable("again", "GET".equals(request.getMethod()) ? AGAIN_IN : null);
-    templates.process("no-database", page, response.getWriter());
+    Map<String, Object> again =
+        "GET".equals(request.getMethod()) ? Map.of("again", AGAIN_IN) : Map.of();
+    page.say("no-database", again, HttpStatus.SERVICE_UNAVAILABLE, response);
   }
 }

@@ -13,6 +13,7 @@ const again = (why) => {
 let renewing = false;
 document.addEventListener("htmx:responseError", async (e) => {
   const told = $("#kept");
+  if (e.detail.xhr.status === 507) return again("the disk is full");
   if (e.detail.xhr.status === 503) return again("the database does not answer");
   if (e.detail.xhr.status !== 403 || renewing) { if (told) told.textContent = "not kept: the server could not do it"; return; }
   renewing = true;

@@ -1,0 +1,36 @@
+package zinctally.web.shell;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.Map;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.TemplateEngine;
+import org.thymeleaf.context.Context;
+
+/** A page that needs neither book nor session, in place of one that cannot be made. */
+@Component
+public class PlainPage {
+  private final TemplateEngine templates;
+
+  PlainPage(TemplateEngine templates) {
+    this.templates = templates;
+  }
+
+  /** Writes the page. */
+  public void say(
+      String template, Map<String, Object> facts, HttpStatus status, HttpServletResponse response)
+      throws IOException {
+    response.setStatus(status.value());
+    response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
+    response.setHeader(
+        "Content-Security-Policy", "default-src 'none'; style-src 'self'; font-src 'self'");
+    response.setContentType(MediaType.TEXT_HTML_VALUE);
+    response.setCharacterEncoding("UTF-8");
+    Context page = new Context();
+    page.setVariables(facts);
+    templates.process(template, page, response.getWriter());
+  }
+}
