@@ -12,7 +12,7 @@ check_database() { # database: what must hold in it
 dump() { # database: all of it as it is at one moment, whoever works in it; nobody's sessions
   { say "-- the log is $(log_name)"
     MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb-dump --no-defaults -h127.0.0.1 -P"$DB_PORT" -uzinc \
-      --single-transaction --master-data=2 --quick --hex-blob --ignore-table-data="$1.SPRING_SESSION" \
+      --single-transaction --master-data=2 --quick --hex-blob --routines --ignore-table-data="$1.SPRING_SESSION" \
       --ignore-table-data="$1.SPRING_SESSION_ATTRIBUTES" "$1"
   } | gzip
 }

@@ -12,6 +12,8 @@ import zinctally.store.listing.Listing.Column;
 
 /** What suppliers and customers have open, and their papers. */
 public final class PartyListings {
+  private static final String LATEST = "(select max(p.date) from paper p where p.party_id = w.id)";
+
   private PartyListings() {}
 
   /** What suppliers or customers have open. */
@@ -59,5 +61,29 @@ public final class PartyListings {
         "p.id",
         "-date",
         "No paper yet.");
+  }
+
+  /** Suppliers and customers as persons about whom something is kept, and until when. */
+  public static Listing personal() {
+    return new Listing(
+        "Personal data",
+        """
+        party w join book b on b.id = 1 where w.merged_into is null""",
+        Map.of(),
+        List.of(
+            new Column("id", "", "w.id", HIDDEN),
+            new Column("name", "Name", "w.name", TEXT, "/parties/{id}/personal"),
+            new Column("kind", "Who", "if(w.kind = 'CUSTOMER', 'customer', 'supplier')", TEXT),
+            new Column("last", "Latest paper", LATEST, DATE),
+            new Column(
+                "until",
+                "Papers kept until",
+                "makedate(year(" + LATEST + ") + b.keep_years + 1, 1) - interval 1 day",
+                DATE),
+            new Column("erased", "Erased", "cast(w.erased_at as date)", DATE),
+            new Column("state", "State", "if(w.active, 'in use', 'switched off')", TEXT)),
+        "w.id",
+        "name",
+        "There are no suppliers or customers yet.");
   }
 }

@@ -12,7 +12,8 @@ import org.springframework.stereotype.Component;
 /**
  * What the application's database account may do, when it is not the one that migrates: read and
  * add everywhere in its own book, change and delete only where something is kept as it now is. What
- * has been posted and what was written down of who did it can be added to, never changed.
+ * has been posted and what was written down of who did it can be added to, never changed, but by
+ * the procedures that a migration makes.
  */
 @Component
 class AccountRights extends BaseCallback {
@@ -57,6 +58,12 @@ class AccountRights extends BaseCallback {
             .list())
       if (!table.equals(MIGRATIONS))
         sql.sql("grant " + writing(table) + " on `" + table + "`" + to).update();
+    for (String routine :
+        sql.sql(
+                "select routine_name from information_schema.routines"
+                    + " where routine_schema = database() and routine_type = 'PROCEDURE'")
+            .query(String.class)
+            .list()) sql.sql("grant execute on procedure `" + routine + "`" + to).update();
   }
 
   private static String writing(String table) {

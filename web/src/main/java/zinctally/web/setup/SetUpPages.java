@@ -25,6 +25,10 @@ class SetUpPages {
                 ListPage.at("/setup/people", "People")
                     .known("users roles passwords sign in")
                     .only(May::own),
+                ListPage.at("/setup/personal", "Personal data")
+                    .known(
+                        "privacy erase delete forget gdpr retention data protection export person")
+                    .only(May::own),
                 ListPage.at("/setup/machine", "This machine")
                     .known("backup disk health database restore server")
                     .only(May::own),
