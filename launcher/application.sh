@@ -63,7 +63,7 @@ serve() { # own|demo
     </dev/null > "$HOME_DIR/log/start.log" 2>&1) &
   echo $! > "$pid"; echo "$book" > "$served"
   for _ in $(seq 600); do
-    if answers; then address "$book"; by_night "$book"; return; fi
+    if answers; then rm -f "$HOME_DIR/run/upgrading-$book"; address "$book"; by_night "$book"; return; fi
     alive "$pid" || { tail -20 "$HOME_DIR/log/start.log" "$HOME_DIR/log/web.log" >&2; fail "the application did not start; see $HOME_DIR/log/web.log"; }
     sleep 0.2
   done

@@ -82,15 +82,23 @@ nightly() { # folder book: a backup whenever the newest is almost a day old, onc
   done
 }
 
-before_upgrade() { # book: kept as it is before a new version changes how it is kept
-  local have want file
+before_upgrade() { # book: kept as it is before a new version changes how it is kept; one that was broken off begins again
+  local mark=$HOME_DIR/run/upgrading-$1 have want wrote file to began=
   there_is "zinc_$1" || return 0
   have=$(db_sql -N "zinc_$1" -e "select coalesce(max(cast(version as unsigned)), 0) from flyway_schema_history where success" 2>/dev/null) || return 0
   want=$(find "$ROOT/store/src/main/resources/db/migration" -name 'V*__*.sql' | sed 's/.*\/V\([0-9]*\)__.*/\1/' | sort -n | tail -1)
-  [ "$have" -lt "$want" ] || return 0
+  [ "$have" -lt "$want" ] || { rm -f "$mark"; return 0; }
+  # only when it did not get to its end, and nobody has written in the book since
+  wrote=$(db_sql -N "zinc_$1" -e "select coalesce(max(id), 0) from audit" 2>/dev/null) || wrote=none
+  if [ -s "$mark" ] && read -r to began file < "$mark" && [ "$have" -lt "$to" ] && [ "$wrote" = "$began" ] && gzip -t "$file" 2>/dev/null; then
+    say "The upgrade was broken off in the middle; the book is made what it was before, and upgraded again"
+    load "$file" "zinc_$1" "" || fail "the book as it was before the upgrade could not be read back; it lies in $file"
+    return 0
+  fi
   mkdir -p "$HOME_DIR/before-upgrade"
   file=$HOME_DIR/before-upgrade/zinc-$1-$(date +%Y-%m-%d-%H%M%S).sql.gz
   (umask 077; dump "zinc_$1" > "$file") && gzip -t "$file" || fail "the book could not be kept before the upgrade; nothing was changed"
+  say "$want $wrote $file" > "$mark"
   say "This version keeps the book differently; as it was it is kept in $file"
 }
 

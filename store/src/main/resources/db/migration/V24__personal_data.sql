@@ -2,18 +2,18 @@
 -- needs it any more. Papers are kept for some years after the year they are of, as the law has it.
 
 alter table book
-  add column keep_years tinyint not null default 10 comment 'after the end of the year a paper is of';
+  add column if not exists keep_years tinyint not null default 10 comment 'after the end of the year a paper is of';
 
 alter table party
-  add column erased_at datetime(3) null comment 'when what nothing needs of them was taken out',
-  add index party_by_active (active, kind, name);
+  add column if not exists erased_at datetime(3) null comment 'when what nothing needs of them was taken out',
+  add index if not exists party_by_active (active, kind, name);
 
 -- Takes texts about a party out of what the application can only add to, in the rights of the
 -- account that migrates: what stood on their card before and after each change; and, once the
 -- papers need not be kept any more, their name and delivery address as typed on each version.
 -- Figures, dates, numbers, who did it and when stay. Refuses a party that is not marked as erased.
 delimiter //
-create procedure erase_person(in whom bigint)
+create or replace procedure erase_person(in whom bigint)
   sql security definer
   modifies sql data
 begin
