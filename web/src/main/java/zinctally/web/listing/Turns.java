@@ -14,7 +14,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Turns {
-  public static final int AT_ONCE = 4;
+  /** Half of what the machine can do at a time, so that the other half serves pages. */
+  public static final int AT_ONCE = Math.max(1, Runtime.getRuntime().availableProcessors() / 2);
 
   /** Milliseconds after which somebody who waits, and does not ask again, has gone away. */
   static final long GONE_AFTER = 20_000;
