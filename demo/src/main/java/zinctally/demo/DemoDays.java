@@ -93,6 +93,10 @@ class DemoDays {
     if (dice.nextInt(6) < 2) papers += bill(day);
     for (int n = dice.nextInt(season + 1); n > 0; n--) papers += invoice(day);
     if (day.getDayOfWeek() == DayOfWeek.FRIDAY) papers += pay(day);
+    if (day.getDayOfWeek() == DayOfWeek.FRIDAY && day.getDayOfMonth() <= 7)
+      papers += moved(day, "Barn store", "Market van", 4, "for Saturday's market");
+    if (day.getDayOfWeek() == DayOfWeek.MONDAY && day.minusDays(3).getDayOfMonth() <= 7)
+      papers += moved(day, "Market van", "Barn store", 2, "not needed at the market");
     if (dice.nextInt(40) == 0
         && stock("JAR-34", "Barn store").here > 20_000_000
         && stock("JAR-22", "Barn store").here > 20_000_000)
@@ -111,6 +115,20 @@ class DemoDays {
                       "memo",
                       "dropped in the barn")));
     return papers;
+  }
+
+  /** One of so many goes elsewhere: a van is loaded for the first market of a month. */
+  private int moved(LocalDate day, String from, String into, int oneOf, String why) {
+    List<Map<String, String>> rows = new ArrayList<>();
+    for (String code : List.of("CND-M1", "HNY-WF", "JAR-22")) {
+      long pieces = stock(code, from).here / 1_000_000 / oneOf;
+      if (pieces > 0)
+        rows.add(Map.of("item", code, "quantity", String.valueOf(pieces), "memo", why));
+    }
+    return rows.isEmpty()
+        ? 0
+        : post(
+            PaperKind.TRANSFER, Map.of("date", day.toString(), "place", from, "into", into), rows);
   }
 
   /** What a supplier brings when there is little left of it: in full packs, prices creeping up. */

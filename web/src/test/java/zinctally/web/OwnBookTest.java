@@ -99,7 +99,9 @@ abstract class OwnBookTest {
     page.waitForURL("**/drafts/*");
     // what is typed before a cell has the focus would be taken for keys
     page.waitForCondition(
-        () -> (Boolean) page.evaluate("document.activeElement.matches('#paper input')"));
+        () ->
+            (Boolean)
+                page.evaluate("document.activeElement.matches('#paper input, #paper select')"));
   }
 
   static void type(String... cells) {

@@ -8,6 +8,7 @@ import zinctally.core.papers.money.AccountRowsReader;
 import zinctally.core.papers.money.PaymentReader;
 import zinctally.core.papers.move.DeliveryReader;
 import zinctally.core.papers.move.ReceiptReader;
+import zinctally.core.papers.move.TransferReader;
 import zinctally.core.papers.opening.OpeningPartiesReader;
 import zinctally.core.papers.order.OrderReader;
 import zinctally.core.papers.read.Reader;
@@ -37,6 +38,7 @@ public final class DraftReader {
       case RECEIPT -> ReceiptReader.receipt(reader);
       case DELIVERY -> DeliveryReader.delivery(reader);
       case SUPPLIER_CREDIT -> SupplierCreditReader.credit(reader);
+      case TRANSFER -> TransferReader.transfer(reader);
       case ADJUSTMENT -> AdjustmentReader.adjustment(reader);
       case CHARGE -> ChargeReader.charge(reader);
       case SUPPLIER_RETURN, CUSTOMER_RETURN -> ReturnReader.goesBack(reader);

@@ -1,5 +1,6 @@
 package zinctally.core.papers;
 
+import static zinctally.core.papers.PaperKind.Trait.ACROSS;
 import static zinctally.core.papers.PaperKind.Trait.ASKS_OF_PARTY;
 import static zinctally.core.papers.PaperKind.Trait.BILLS;
 import static zinctally.core.papers.PaperKind.Trait.BRINGS_IN;
@@ -95,6 +96,15 @@ public enum PaperKind {
       VALUED,
       HANDED),
   CUSTOMER_PAYMENT("Payment from customer", "PC", "m", "sell", "received money paid", PAYS, HANDED),
+  TRANSFER(
+      "Transfer",
+      "T",
+      "v",
+      "handle",
+      "move van shelf another place stock",
+      MOVES_GOODS,
+      ACROSS,
+      HANDED),
   ADJUSTMENT("Adjustment", "A", "a", "handle", "breakage loss found shrinkage waste", MOVES_GOODS),
   WRITE_DOWN("Write-down", "WD", "w", "handle", "net realisable value impairment"),
   START_TRACKING("Start of tracking", "ST", "", "goods", "keep in stock", CHANGES_ITEMS),
@@ -121,6 +131,8 @@ public enum PaperKind {
   public enum Trait {
     /** Goods come or go with it. */
     MOVES_GOODS,
+    /** Goods go from one place of ours to another with it: it has no cost and no entry. */
+    ACROSS,
     /** Goods come in with it and wait for it, or it for them. */
     BRINGS_IN,
     /** Goods go to a customer with it. */

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemKind;
@@ -36,6 +37,7 @@ public final class SmallBook implements Catalogue {
   public static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
   public static final TaxRate STANDARD = new TaxRate(1, "S", "VAT", new BigDecimal("20"));
   public static final Place BARN = new Place(1, "Barn store");
+  public static final Place VAN = new Place(2, "Market van");
   public static final Party ORRIN = new Party(1, Party.Kind.SUPPLIER, "Orrin Joinery", 14, true);
   public static final Party FENWICK = new Party(2, Party.Kind.CUSTOMER, "Fenwick Garden", 30, true);
   public static final Item HIVE = item(1, "HIVE", Tracking.NONE);
@@ -177,7 +179,7 @@ public final class SmallBook implements Catalogue {
 
   @Override
   public Optional<Place> place(String name) {
-    return name.equalsIgnoreCase(BARN.name()) ? Optional.of(BARN) : Optional.empty();
+    return Stream.of(BARN, VAN).filter(p -> name.equalsIgnoreCase(p.name())).findFirst();
   }
 
   @Override

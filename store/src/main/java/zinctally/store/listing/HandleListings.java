@@ -51,6 +51,35 @@ public final class HandleListings {
         .of(PaperKind.ADJUSTMENT);
   }
 
+  /** Every line of a transfer: what went from where to where. */
+  public static Listing transfers() {
+    return new Listing(
+            "Transfers",
+            """
+            paper p straight_join paper_line n on n.paper_id = p.id and n.version = p.version
+            straight_join item i on i.id = n.item_id join place f on f.id = p.place_id
+            join place l on l.id = n.place_id
+            where p.kind in (:kinds)""",
+            Map.of(),
+            List.of(
+                new Column("id", "", "p.id", HIDDEN),
+                new Column("item_id", "", "i.id", HIDDEN),
+                new Column("date", "Date", "p.date", DATE),
+                new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
+                new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+                new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
+                new Column("from", "From", "f.name", TEXT),
+                new Column("into", "Into", "l.name", TEXT),
+                new Column("quantity", "Quantity", "n.quantity", QUANTITY),
+                new Column("note", "Note", "n.wording", TEXT),
+                Papers.state(),
+                new Column("who", "Posted by", "p.posted_by", TEXT)),
+            "concat(lpad(p.id, 12, '0'), '.', lpad(n.line, 8, '0'))",
+            "-date",
+            "No transfer yet. Press n, then v, when goods go from one place to another.")
+        .of(PaperKind.TRANSFER);
+  }
+
   /** Write-downs, and what was taken back of them. */
   public static Listing writeDowns() {
     return Papers.list(

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -74,8 +75,9 @@ class Trying {
 
   private static Map<Long, Item> withOld(Map<Long, Item> items, Undo undo, BookCatalogue book) {
     List<Long> old =
-        undo.events().stream()
-            .map(Undo.Old::item)
+        Stream.concat(
+                undo.events().stream().map(Undo.Old::item),
+                undo.moves().stream().map(Undo.Moved::item))
             .filter(id -> !items.containsKey(id))
             .distinct()
             .toList();

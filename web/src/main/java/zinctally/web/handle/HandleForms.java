@@ -2,6 +2,7 @@ package zinctally.web.handle;
 
 import static zinctally.web.paper.form.PaperForm.choice;
 import static zinctally.web.paper.form.PaperForm.date;
+import static zinctally.web.paper.form.PaperForm.field;
 import static zinctally.web.paper.form.PaperForm.figure;
 import static zinctally.web.paper.form.PaperForm.shown;
 import static zinctally.web.paper.form.PaperForm.text;
@@ -39,6 +40,18 @@ class HandleForms implements AreaForms {
                 text("memo", "Note"),
                 shown("free", "Here now"),
                 shown("amount", "Value found"))),
+        new PaperForm(
+            PaperKind.TRANSFER,
+            List.of(
+                date("date", "Date"),
+                choice("place", "From", choices.places()),
+                choice("into", "Into", choices.whichPlace()),
+                field("notes", "Note on the paper")),
+            List.of(
+                text("item", "Item", offered.items()),
+                figure("quantity", "Quantity"),
+                text("memo", "Note"),
+                shown("free", "Here now"))),
         new PaperForm(
             PaperKind.WRITE_DOWN,
             List.of(date("date", "Date")),

@@ -19,6 +19,9 @@ class HandleLists {
         ListPage.at("/handle", "Adjustments")
             .known("breakage shrinkage found lost count stock take waste")
             .lists(a -> HandleListings.adjustments()),
+        ListPage.at("/handle/transfers", "Transfers")
+            .known("move goods between places van on the way")
+            .lists(a -> HandleListings.transfers()),
         ListPage.at("/handle/write-downs", "Write-downs")
             .known("net realisable value impairment obsolete")
             .lists(a -> HandleListings.writeDowns()),

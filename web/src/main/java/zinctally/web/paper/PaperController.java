@@ -107,6 +107,7 @@ class PaperController {
     model.addAttribute("mayRepeat", paper.kind().is(Trait.REPEATS) && May.write(who, paper.kind()));
     model.addAttribute("valued", paper.kind().is(Trait.VALUED));
     model.addAttribute("sells", paper.kind().is(Trait.SELLS));
+    model.addAttribute("across", paper.kind().is(Trait.ACROSS));
     Set<Awaits> awaits = awaits(paper);
     model.addAttribute("mayReturn", back(paper, awaits, who).isPresent());
     if (paper.kind().is(Trait.SELLS)) model.addAttribute("earned", papers.earned(id));

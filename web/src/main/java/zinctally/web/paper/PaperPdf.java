@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -101,7 +102,10 @@ public class PaperPdf {
             ? suppliers.card(paper.party()).map(SupplierStore.Card::address).orElse("")
             : customer.map(CustomerStore.Card::address).orElse("");
     List<Letter.Fact> facts = new ArrayList<>();
-    facts.add(new Letter.Fact(w.get("to"), Letter.named(paper.partyName(), address)));
+    if (paper.kind().is(Trait.ACROSS)) {
+      facts.add(new Letter.Fact(w.get("from"), List.of(Objects.requireNonNull(paper.place()))));
+      facts.add(new Letter.Fact(w.get("to"), List.of(text.field("into"))));
+    } else facts.add(new Letter.Fact(w.get("to"), Letter.named(paper.partyName(), address)));
     List<String> brought =
         buying && paper.place() != null
             ? List.of(paper.place())

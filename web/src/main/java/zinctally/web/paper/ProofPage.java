@@ -46,6 +46,8 @@ class ProofPage {
 
   private final RowsBeside rows;
 
+  private final PlacesBeside places;
+
   private final OpenBeside open;
 
   private final PaperStore papers;
@@ -65,6 +67,7 @@ class ProofPage {
       Proving proving,
       Catalogues catalogues,
       RowsBeside rows,
+      PlacesBeside places,
       OpenBeside open,
       PaperStore papers,
       PaperText texts,
@@ -77,6 +80,7 @@ class ProofPage {
     this.proving = proving;
     this.catalogues = catalogues;
     this.rows = rows;
+    this.places = places;
     this.open = open;
     this.papers = papers;
     this.texts = texts;
@@ -151,6 +155,8 @@ class ProofPage {
         "usualAccount", open.usualAccount(draft, book).map(Account::label).orElse(null));
     before.ifPresent(b -> model.addAttribute("changes", TextChange.between(b, draft, form)));
     proof.reading().paper().ifPresent(paper -> model.addAttribute("totals", totals(paper)));
+    if (saved.amends() == 0)
+      proof.reading().paper().ifPresent(paper -> model.addAttribute("gone", places.of(paper)));
     model.addAttribute("toPay", proof.reading().toPay());
     if (draft.kind().is(PaperKind.Trait.BILLS) && saved.amends() == 0)
       proof.work().ifPresent(w -> model.addAttribute("effects", effects(w)));

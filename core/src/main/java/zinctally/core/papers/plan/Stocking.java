@@ -129,6 +129,13 @@ public final class Stocking {
     moves(out, item, place, micros, -1, numbers);
   }
 
+  /** Goods that go from one place to another: no pool knows of it. */
+  public void across(
+      int row, Item item, Place from, Place into, long micros, List<Numbered> numbers) {
+    moves(new Spot(row, 0), item, from, micros, -1, numbers);
+    moves(new Spot(row, 1), item, into, micros, 1, numbers);
+  }
+
   /** Something that changes what an arrival is worth. */
   public void charge(
       int row, int part, long item, long value, long arrival, long contra, @Nullable LocalDate on) {

@@ -23,6 +23,11 @@ public class Choices {
     return Choice.from(() -> words(Map.of(), setup.places(), p -> p));
   }
 
+  /** A place that somebody has to name: none is taken for granted. */
+  public Choice whichPlace() {
+    return Choice.from(() -> words(Map.of("", ""), setup.places(), p -> p));
+  }
+
   public Choice money() {
     return Choice.from(() -> words(Map.of(), setup.moneyAccounts(), m -> m));
   }

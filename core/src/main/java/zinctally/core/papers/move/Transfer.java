@@ -1,0 +1,62 @@
+package zinctally.core.papers.move;
+
+import java.time.LocalDate;
+import java.util.List;
+import zinctally.core.goods.Item;
+import zinctally.core.number.Quantity;
+import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.Head;
+import zinctally.core.papers.Paper;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.Row;
+import zinctally.core.papers.flow.Numbered;
+import zinctally.core.papers.plan.Plan;
+import zinctally.core.papers.plan.Stocking;
+
+/**
+ * Goods that go from one place of ours to another. They are ours and worth the same wherever they
+ * are, so it changes no cost and writes nothing into the ledger.
+ *
+ * @param place where they are
+ * @param into where they go
+ */
+public record Transfer(LocalDate date, Place place, Place into, String note, List<Line> lines)
+    implements Paper {
+  /**
+   * @param quantity base units, above zero
+   * @param numbers lots or serial numbers that go; empty for an item without
+   */
+  public record Line(
+      int row, Item item, Quantity quantity, String unit, String memo, List<Numbered> numbers) {}
+
+  @Override
+  public PaperKind kind() {
+    return PaperKind.TRANSFER;
+  }
+
+  @Override
+  public long total() {
+    return 0;
+  }
+
+  @Override
+  public Head head() {
+    return new Head("", null, place, 0, 0);
+  }
+
+  @Override
+  public List<Row> rows() {
+    return lines.stream()
+        .map(l -> Row.of(l.row(), l.item()).at(into).worded(l.memo()).of(l.quantity(), l.unit()))
+        .toList();
+  }
+
+  @Override
+  public Plan plan(Catalogue book) {
+    Stocking stock = new Stocking();
+    for (Line line : lines)
+      stock.across(line.row(), line.item(), place, into, line.quantity().micros(), line.numbers());
+    return new Plan(List.of(), stock.moves, List.of(), List.of(), List.of());
+  }
+}

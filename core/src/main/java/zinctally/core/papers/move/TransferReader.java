@@ -1,0 +1,60 @@
+package zinctally.core.papers.move;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.NullUnmarked;
+import zinctally.core.goods.Item;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.Reading;
+import zinctally.core.papers.flow.Numbered;
+import zinctally.core.papers.read.NumbersReader;
+import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
+import zinctally.core.units.Units;
+
+/** Reads a transfer. */
+@NullUnmarked
+public final class TransferReader {
+  private TransferReader() {}
+
+  public static Reading transfer(Reader in) {
+    LocalDate date = in.date();
+    Place place = in.place("place", in.draft.field("place"));
+    Place into = in.place("into", in.draft.field("into"));
+    if (place != null && into != null && place.id() == into.id())
+      in.fault("into", "That is where they are; to which other place do they go?");
+    String note = in.text("notes");
+    NumbersReader numbers = new NumbersReader(in);
+    List<Transfer.Line> lines = new ArrayList<>();
+    for (RowReader row : in.rows()) {
+      Transfer.Line line = line(row, place, numbers);
+      if (line != null) lines.add(line);
+    }
+    if (lines.isEmpty() && in.sound())
+      in.fault("rows.0.item", "There is no line yet: what goes, and how many?");
+    return in.done(() -> new Transfer(date, place, into, note, List.copyOf(lines)));
+  }
+
+  private static Transfer.Line line(RowReader row, Place place, NumbersReader numbers) {
+    Item item = row.stocked("there is nothing to move.");
+    if (item == null) return null;
+    Units.Typed quantity =
+        row.above(item.units(), "; what comes back is a transfer the other way.");
+    row.facts(item, quantity, null);
+    if (quantity == null) return null;
+    long micros = quantity.quantity().micros();
+    row.askPromised(item, place, micros, 0);
+    List<Numbered> given =
+        row.sound() && item.tracked() ? numbers.leaving(row, item, micros, place) : List.of();
+    return !row.sound() || given == null
+        ? null
+        : new Transfer.Line(
+            row.index(),
+            item,
+            quantity.quantity(),
+            quantity.unit().sign(),
+            row.cell("memo"),
+            given);
+  }
+}
