@@ -2,6 +2,8 @@ package zinctally.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Dialog;
 import com.microsoft.playwright.Page;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -28,6 +30,34 @@ class SameAsAnotherTest extends OwnBookTest {
   private static void into(String typed) {
     page.fill("#into", typed);
     page.press("#into", "Enter");
+  }
+
+  /**
+   * The application may not change what was posted, or who did what; erasing goes a way of its own.
+   */
+  @Test
+  void what_is_kept_about_a_customer_is_handed_out_and_erased() {
+    desk.sql()
+        .sql(
+            "insert into party (kind, name, email) values ('CUSTOMER', 'Tilda Marsh', 'tilda@mill.example')")
+        .update();
+    long tilda = id("party", "name", "Tilda Marsh");
+    page.navigate(desk.address + "/setup/personal");
+    page.fill("#years", "ten");
+    page.press("#years", "Enter");
+    page.waitForSelector("text=is no number of years");
+    assertThat(page.inputValue("#years")).isEqualTo("ten");
+    page.click("text=Tilda Marsh");
+    page.waitForURL("**/personal");
+    assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    assertThat(page.request().get(page.url() + "/file").text()).contains("tilda@mill.example");
+    page.onceDialog(Dialog::accept);
+    page.click("text=Erase all");
+    page.waitForSelector("text=Erased.");
+    assertThat(page.textContent("h1")).contains("Erased " + tilda);
+    assertThat(page.request().get(page.url() + "/file").text()).doesNotContain("ilda");
+    page.navigate(desk.address + "/parties/" + id("party", "name", "Fenwick Garden") + "/personal");
+    assertThat(page.textContent("main")).contains("still open (1)");
   }
 
   @Test
