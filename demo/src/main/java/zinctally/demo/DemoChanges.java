@@ -48,6 +48,7 @@ class DemoChanges {
     forgottenBill();
     wrongPrice();
     noBreakage();
+    levels();
     lostWorth();
     try {
       for (int month = 9; month <= 12; month++)
@@ -59,6 +60,17 @@ class DemoChanges {
 
   private long post(PaperKind kind, Map<String, String> fields, Map<String, String> row) {
     return Yes.post(posting, drafts, new Draft(kind, fields, List.of(row)), DemoPapers.LOGIN);
+  }
+
+  /** What the van should have on board. */
+  private void levels() {
+    sql.sql(
+            """
+            insert into item_place (item_id, place_id, least, most)
+            select i.id, p.id, 30000000, 60000000 from item i join place p on p.name = 'Market van'
+            where i.code in ('HNY-WF', 'JAR-22')
+            """)
+        .update();
   }
 
   /** Honey that came in March and was billed in November: every sale since costs a little more. */

@@ -14,9 +14,12 @@ import java.util.concurrent.Executors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
+import zinctally.store.goods.PlaceLevels;
+import zinctally.store.listing.Ask;
 
 /** Goods that go from one place to another: quantities move, and nothing else. */
 class TransferTest {
@@ -154,6 +157,30 @@ class TransferTest {
     sell("2026-02-02", "Van", "EX", "1", "A-2");
     assertThat(at("EX")).isEqualTo("Store 1");
     assertThat(book.worth("EX")).isEqualTo(5000);
+  }
+
+  /** By hand: the van lacks 9 of what it is filled up to; the store has 20 and needs 15 itself. */
+  @Test
+  void a_place_that_is_short_is_filled_up_of_what_another_can_spare() {
+    book.bill("2026-01-10", "WAX", "21", "2.00");
+    transfer("2026-01-11", "Store", "Van", "WAX", "1", "");
+    PlaceLevels levels = book.get(PlaceLevels.class);
+    long item = book.sql().sql("select id from item").query(Long.class).single();
+    Map<String, Quantity> least = Map.of("Store", Quantity.of("15"), "Van", Quantity.of("4"));
+    Map<String, Quantity> most = Map.of("Van", Quantity.of("10"));
+    levels.save(
+        item,
+        levels.of(item).stream()
+            .map(
+                l ->
+                    new PlaceLevels.Level(
+                        l.place(), l.name(), l.here(), least.get(l.name()), most.get(l.name())))
+            .toList(),
+        "tester");
+    assertThat(levels.toBring(Ask.ALL))
+        .containsExactly(new PlaceLevels.Bring(item, "Store", "Van", 5 * Quantity.ONE));
+    transfer("2026-01-12", "Store", "Van", "WAX", "3", "");
+    assertThat(levels.toBring(Ask.ALL)).isEmpty();
   }
 
   @Test

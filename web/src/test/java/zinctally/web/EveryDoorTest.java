@@ -217,7 +217,13 @@ class EveryDoorTest extends OwnBookTest {
         .contains("\"status\":\"UP\"")
         .doesNotContain("backup");
     assertThat(page.request().get(desk.address + "/health").text())
-        .contains("\"status\":\"UP\"", "\"db\"", "\"diskSpace\"", "\"check\"", "\"backup\"");
+        .contains(
+            "\"status\":\"UP\"",
+            "\"db\"",
+            "\"diskSpace\"",
+            "\"check\"",
+            "\"backup\"",
+            "\"waiting\":0");
     assertThat(page.request().get(desk.address + "/metrics").text())
         .contains("hikaricp_connections");
     assertThat(PEOPLE.get(Role.BOOKKEEPER).request().get(desk.address + "/metrics").status())

@@ -30,6 +30,12 @@ class TransferByKeyboardTest extends OwnBookTest {
     String number = post("10 → 6", "0 → 4", "5 → 0");
     assertThat(page.textContent("main")).contains("WAX, into Market van");
     assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    page.focus("text=Take them back");
+    page.keyboard().press("Enter");
+    page.waitForURL("**/drafts/*");
+    assertThat(page.inputValue("#place") + " " + page.inputValue("#into"))
+        .isEqualTo("Market van Store");
+    post("4 → 0", "6 → 10", "5 → 0", "0 → 5");
     page.navigate(desk.address + "/handle/transfers?filter=wax");
     assertThat(page.textContent("#rows")).contains(number, "Store", "Market van");
     assertThat(worth("WAX")).isEqualTo(2000);
@@ -41,5 +47,35 @@ class TransferByKeyboardTest extends OwnBookTest {
             .single();
     assertThat(PdfText.at(page, desk.address + "/papers/" + id + "/pdf"))
         .contains("Transfer note", number, "Market van", "for the market");
+  }
+
+  @Test
+  void what_a_place_is_short_of_is_drafted_from_the_list() {
+    item("HONEY", "FIFO", "NONE");
+    receive("HONEY", "2026-03-01", "8", "2.00");
+    String item =
+        desk.address
+            + "/goods/item/"
+            + desk.sql().sql("select id from item where code = 'HONEY'").query(Long.class).single();
+    page.navigate(item);
+    page.click("text=At each place");
+    page.waitForURL("**/places");
+    assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    page.fill("[aria-label='At least, Market van']", "many");
+    page.keyboard().press("Control+Enter");
+    page.waitForSelector(".wrong:has-text('is not a quantity of this item')");
+    assertThat(page.inputValue("[aria-label='At least, Market van']")).isEqualTo("many");
+    page.fill("[aria-label='At least, Market van']", "2");
+    page.fill("[aria-label='Filled up to, Market van']", "3");
+    page.keyboard().press("Control+Enter");
+    page.waitForSelector("text=Kept.");
+    page.navigate(desk.address + "/handle/short?filter=honey");
+    assertThat(page.textContent("#rows")).contains("Market van");
+    page.click("text=Draft transfers");
+    page.waitForURL("**/drafts/*");
+    assertThat(page.inputValue("[data-cell='rows.0.quantity']")).isEqualTo("3");
+    post("8 → 5", "0 → 3");
+    page.navigate(desk.address + "/handle/short");
+    assertThat(page.textContent("main")).contains("No place is short");
   }
 }

@@ -80,6 +80,42 @@ public final class HandleListings {
         .of(PaperKind.TRANSFER);
   }
 
+  /** Places that have less of an item than they should. */
+  public static Listing wanting() {
+    return new Listing(
+        "What places are short of",
+        """
+        item_place m join item i on i.id = m.item_id and i.active
+        join place l on l.id = m.place_id and l.active
+        left join place_stock s on s.item_id = m.item_id and s.place_id = m.place_id
+        where coalesce(s.quantity, 0) < m.least""",
+        Map.of(),
+        List.of(
+            new Column("item_id", "", "i.id", HIDDEN),
+            new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+            new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
+            new Column("place", "Place", "l.name", TEXT, "/goods/item/{item_id}/places"),
+            new Column("here", "Here", "coalesce(s.quantity, 0)", QUANTITY),
+            new Column("least", "At least", "m.least", QUANTITY),
+            new Column("most", "Filled up to", "coalesce(m.most, m.least)", QUANTITY),
+            new Column(
+                "needed",
+                "Short of that",
+                "coalesce(m.most, m.least) - coalesce(s.quantity, 0)",
+                QUANTITY),
+            new Column(
+                "elsewhere",
+                "Elsewhere",
+                """
+                (select coalesce(sum(o.quantity), 0) from place_stock o
+                 join place q on q.id = o.place_id and q.for_sale
+                 where o.item_id = i.id and o.place_id <> l.id)""",
+                QUANTITY)),
+        "concat(lpad(i.id, 12, '0'), '.', lpad(l.id, 8, '0'))",
+        "place",
+        "No place is short. An item's card says how much each place should have.");
+  }
+
   /** Write-downs, and what was taken back of them. */
   public static Listing writeDowns() {
     return Papers.list(

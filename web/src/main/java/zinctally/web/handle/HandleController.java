@@ -7,23 +7,42 @@ import java.math.RoundingMode;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
+import zinctally.core.number.Quantity;
+import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.PaperKind.Trait;
 import zinctally.store.book.BookStore;
+import zinctally.store.book.Catalogues;
+import zinctally.store.goods.PlaceLevels;
 import zinctally.store.goods.StockStore;
+import zinctally.store.listing.HandleListings;
 import zinctally.store.listing.ValuationListings;
 import zinctally.store.paper.DraftStore;
+import zinctally.store.paper.PaperStore;
+import zinctally.store.paper.PaperText;
+import zinctally.store.paper.PostedPaper;
 import zinctally.web.listing.ListingPage;
+import zinctally.web.shell.ByKind;
+import zinctally.web.shell.May;
+import zinctally.web.shell.NotThere;
 import zinctally.web.shell.SetsUp;
 
 /** What happens to goods between buying and selling. */
@@ -34,10 +53,26 @@ class HandleController {
   private final StockStore stock;
   private final DraftStore drafts;
   private final BookStore books;
+  private final PaperStore papers;
+  private final PaperText texts;
+  private final Catalogues catalogues;
+  private final PlaceLevels levels;
   private final Clock clock;
 
   HandleController(
-      ListingPage lists, StockStore stock, DraftStore drafts, BookStore books, Clock clock) {
+      ListingPage lists,
+      StockStore stock,
+      DraftStore drafts,
+      BookStore books,
+      PaperStore papers,
+      PaperText texts,
+      Catalogues catalogues,
+      PlaceLevels levels,
+      Clock clock) {
+    this.papers = papers;
+    this.texts = texts;
+    this.catalogues = catalogues;
+    this.levels = levels;
     this.lists = lists;
     this.stock = stock;
     this.drafts = drafts;
@@ -96,5 +131,75 @@ class HandleController {
     Map<String, String> fields = Map.of("date", LocalDate.now(clock).toString());
     return "redirect:/drafts/"
         + drafts.begin(new Draft(PaperKind.WRITE_DOWN, fields, rows), who.getName());
+  }
+
+  /** The goods that a paper brought to a place, to be taken to another; or back again. */
+  @ByKind
+  @PostMapping("/papers/{id:\\d+}/elsewhere")
+  String elsewhere(@PathVariable long id, Principal who) {
+    May.must(May.write(who, PaperKind.TRANSFER));
+    PostedPaper paper =
+        papers
+            .find(id)
+            .filter(p -> !p.isVoid())
+            .filter(p -> p.kind().is(Trait.BRINGS_IN) || p.kind().is(Trait.ACROSS))
+            .orElseThrow(() -> new NotThere("goods that paper " + id + " brought"));
+    Draft text = texts.read(id, paper.version(), paper.kind());
+    Catalogue book = catalogues.open();
+    List<Map<String, String>> rows =
+        text.rows().stream()
+            .filter(r -> book.item(r.getOrDefault("item", "")).filter(Item::stocked).isPresent())
+            .map(HandleController::goods)
+            .toList();
+    Map<String, String> fields = new HashMap<>();
+    fields.put("date", LocalDate.now(clock).toString());
+    fields.put("place", text.field(paper.kind().is(Trait.ACROSS) ? "into" : "place"));
+    if (paper.kind().is(Trait.ACROSS)) fields.put("into", text.field("place"));
+    return "redirect:/drafts/"
+        + drafts.begin(new Draft(PaperKind.TRANSFER, fields, rows), who.getName());
+  }
+
+  private static Map<String, String> goods(Map<String, String> row) {
+    Map<String, String> goods = new HashMap<>();
+    for (String column : List.of("item", "quantity", "numbers"))
+      goods.put(column, row.getOrDefault(column, ""));
+    return goods;
+  }
+
+  /** Drafts one transfer for each two places, of all the list of short places shows. */
+  @SetsUp
+  @PostMapping("/handle/short")
+  String bring(HttpServletRequest request, Principal who, RedirectAttributes after) {
+    List<PlaceLevels.Bring> bring = levels.toBring(lists.ask(HandleListings.wanting(), request));
+    Map<Long, Item> items =
+        catalogues.open().items(bring.stream().map(PlaceLevels.Bring::item).distinct().toList());
+    Map<List<String>, List<Map<String, String>>> rows = new LinkedHashMap<>();
+    for (PlaceLevels.Bring one : bring) {
+      Item item = Objects.requireNonNull(items.get(one.item()));
+      rows.computeIfAbsent(List.of(one.from(), one.into()), k -> new ArrayList<>())
+          .add(
+              Map.of(
+                  "item", item.code(), "quantity", item.units().typed(new Quantity(one.micros()))));
+    }
+    List<Long> begun = new ArrayList<>();
+    rows.forEach(
+        (places, lines) ->
+            begun.add(
+                drafts.begin(
+                    new Draft(
+                        PaperKind.TRANSFER,
+                        Map.of(
+                            "date", LocalDate.now(clock).toString(),
+                            "place", places.get(0),
+                            "into", places.get(1)),
+                        lines),
+                    who.getName())));
+    if (begun.size() == 1) return "redirect:/drafts/" + begun.get(0);
+    after.addFlashAttribute(
+        "told",
+        begun.isEmpty()
+            ? "Nothing was drafted: no other place can spare any of it."
+            : begun.size() + " transfers are drafted, one for each two places; they wait here.");
+    return begun.isEmpty() ? "redirect:/handle/short" : "redirect:/";
   }
 }

@@ -87,6 +87,11 @@ public class Turns {
     }
   }
 
+  /** How many files are waited for, besides those that are being made. */
+  public synchronized int waiting() {
+    return waiting.size();
+  }
+
   /** Lets the next begin. */
   public synchronized void done() {
     making--;

@@ -5,6 +5,7 @@ import org.springframework.boot.health.contributor.HealthIndicator;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import zinctally.store.check.CheckRuns;
+import zinctally.web.listing.Turns;
 
 /**
  * What the health page tells of the book besides database and disk. It is no reason to take the
@@ -35,5 +36,10 @@ class BookHealth {
             .worry()
             .map(says -> Health.status(WORRY).withDetail("says", says).build())
             .orElseGet(() -> Health.up().build());
+  }
+
+  @Bean
+  HealthIndicator files(Turns turns) {
+    return () -> Health.up().withDetail("waiting", turns.waiting()).build();
   }
 }
