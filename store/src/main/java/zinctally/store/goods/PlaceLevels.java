@@ -64,13 +64,16 @@ public class PlaceLevels {
   /** Says anew what each place should have; of a place without a least nothing is kept. */
   public void save(long item, List<Level> levels, String login) {
     String before = said(of(item));
-    sql.sql("delete from item_place where item_id = ?").param(item).update();
-    for (Level level : levels)
+    for (Level level : levels) {
+      sql.sql("delete from item_place where item_id = ? and place_id = ?")
+          .params(item, level.place())
+          .update();
       if (level.least() != null)
         sql.sql("insert into item_place values (?, ?, ?, ?)")
             .params(item, level.place(), level.least().micros())
             .param(level.most() == null ? null : level.most().micros())
             .update();
+    }
     audit.write(login, "item", item, "levels", before, said(levels));
   }
 
