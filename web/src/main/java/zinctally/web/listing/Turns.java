@@ -67,24 +67,20 @@ public class Turns {
       throws InterruptedIOException {
     long until = clock.millis() + patience;
     Turn turn = look(ticket);
-    while (!turn.now() && clock.millis() < until) {
-      pause(Math.min(1000, until - clock.millis()));
-      turn = look(turn.ticket);
+    try {
+      while (!turn.now() && clock.millis() < until) {
+        wait(Math.max(1, Math.min(1000, until - clock.millis())));
+        turn = look(turn.ticket);
+      }
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+      throw new InterruptedIOException("stopped while waiting to make a file");
     }
     if (turn.now()) {
       waiting.remove(turn.ticket);
       making++;
     }
     return turn;
-  }
-
-  private void pause(long millis) throws InterruptedIOException {
-    try {
-      wait(Math.max(1, millis));
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-      throw new InterruptedIOException("stopped while waiting to make a file");
-    }
   }
 
   /** How many files are waited for, besides those that are being made. */
