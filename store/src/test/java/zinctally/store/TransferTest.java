@@ -3,6 +3,7 @@ package zinctally.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -19,7 +20,9 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
 import zinctally.store.goods.PlaceLevels;
+import zinctally.store.handle.Refills;
 import zinctally.store.listing.Ask;
+import zinctally.store.paper.DraftStore;
 
 /** Goods that go from one place to another: quantities move, and nothing else. */
 class TransferTest {
@@ -177,10 +180,25 @@ class TransferTest {
                         l.place(), l.name(), l.here(), least.get(l.name()), most.get(l.name())))
             .toList(),
         "tester");
-    assertThat(levels.toBring(Ask.ALL))
-        .containsExactly(new PlaceLevels.Bring(item, "Store", "Van", 5 * Quantity.ONE));
+    Refills refills = book.get(Refills.class);
+    assertThat(refills.toBring(Ask.ALL))
+        .containsExactly(new Refills.Bring(item, "Store", "Van", 5 * Quantity.ONE));
+    LocalDate day = LocalDate.of(2026, 1, 12);
+    assertThat(refills.draft(Ask.ALL, day, "tester"))
+        .singleElement()
+        .satisfies(
+            id ->
+                assertThat(
+                        book.get(DraftStore.class)
+                            .find(id)
+                            .orElseThrow()
+                            .draft()
+                            .cell(0, "quantity"))
+                    .isEqualTo("5"));
+    assertThat(refills.draft(Ask.ALL, day, "tester")).isEmpty();
+    book.sql().sql("delete from draft where paper_id is null").update();
     transfer("2026-01-12", "Store", "Van", "WAX", "3", "");
-    assertThat(levels.toBring(Ask.ALL)).isEmpty();
+    assertThat(refills.toBring(Ask.ALL)).isEmpty();
   }
 
   @Test

@@ -1,30 +1,20 @@
 package zinctally.store.goods;
 
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.number.Quantity;
 import zinctally.store.Audit;
-import zinctally.store.listing.Ask;
-import zinctally.store.listing.HandleListings;
-import zinctally.store.listing.ListingStore;
 
-/** How much of an item each place should have, and what would bring it there. */
+/** How much of an item each place should have. */
 @Repository
 public class PlaceLevels {
   private final JdbcClient sql;
-  private final ListingStore lists;
   private final Audit audit;
 
-  PlaceLevels(JdbcClient sql, ListingStore lists, Audit audit) {
+  PlaceLevels(JdbcClient sql, Audit audit) {
     this.sql = sql;
-    this.lists = lists;
     this.audit = audit;
   }
 
@@ -83,78 +73,5 @@ public class PlaceLevels {
         .map(l -> l.name() + " " + l.least() + (l.most() == null ? "" : " to " + l.most()))
         .reduce((a, b) -> a + ", " + b)
         .orElse("none");
-  }
-
-  /**
-   * Something to take from one place to another.
-   *
-   * @param micros millionths, above zero
-   */
-  public record Bring(long item, String from, String into, long micros) {}
-
-  /** What a place can give away of an item: what is there, less what it should have itself. */
-  private static final class Spare {
-    private final String place;
-    private long micros;
-
-    Spare(String place, long micros) {
-      this.place = place;
-      this.micros = micros;
-    }
-  }
-
-  /**
-   * What would fill up places that are short, of what other places can spare: of each item from
-   * where most is. What nobody can spare is left out.
-   */
-  public List<Bring> toBring(Ask ask) {
-    record Short(long item, String into, long needed) {}
-    List<Short> wanted = new ArrayList<>();
-    lists.all(
-        HandleListings.wanting(),
-        ask,
-        row ->
-            wanted.add(
-                new Short(
-                    number(row.get("item_id")),
-                    String.valueOf(row.get("place")),
-                    number(row.get("needed")))));
-    Map<Long, List<Spare>> spare = spare(wanted.stream().map(Short::item).distinct().toList());
-    List<Bring> bring = new ArrayList<>();
-    for (Short one : wanted)
-      spare.getOrDefault(one.item(), List.of()).stream()
-          .filter(s -> !s.place.equals(one.into()) && s.micros > 0)
-          .max(Comparator.comparingLong(s -> s.micros))
-          .ifPresent(
-              s -> {
-                long taken = Math.min(one.needed(), s.micros);
-                s.micros -= taken;
-                bring.add(new Bring(one.item(), s.place, one.into(), taken));
-              });
-    return bring;
-  }
-
-  private static long number(@Nullable Object value) {
-    return ((Number) Objects.requireNonNull(value)).longValue();
-  }
-
-  private Map<Long, List<Spare>> spare(List<Long> items) {
-    Map<Long, List<Spare>> spare = new HashMap<>();
-    if (items.isEmpty()) return spare;
-    sql.sql(
-            """
-            select s.item_id, p.name, s.quantity - coalesce(m.least, 0) from place_stock s
-            join place p on p.id = s.place_id and p.for_sale
-            left join item_place m on m.item_id = s.item_id and m.place_id = s.place_id
-            where s.item_id in (:items) and s.quantity > coalesce(m.least, 0)
-            """)
-        .param("items", items)
-        .query(
-            row -> {
-              spare
-                  .computeIfAbsent(row.getLong(1), k -> new ArrayList<>())
-                  .add(new Spare(row.getString(2), row.getLong(3)));
-            });
-    return spare;
   }
 }

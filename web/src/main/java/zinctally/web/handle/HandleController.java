@@ -7,12 +7,9 @@ import java.math.RoundingMode;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -24,15 +21,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
-import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
-import zinctally.store.goods.PlaceLevels;
+import zinctally.store.book.SetUp;
 import zinctally.store.goods.StockStore;
+import zinctally.store.handle.Refills;
+import zinctally.store.listing.Ask;
 import zinctally.store.listing.HandleListings;
 import zinctally.store.listing.ValuationListings;
 import zinctally.store.paper.DraftStore;
@@ -56,7 +54,8 @@ class HandleController {
   private final PaperStore papers;
   private final PaperText texts;
   private final Catalogues catalogues;
-  private final PlaceLevels levels;
+  private final Refills refills;
+  private final SetUp setUp;
   private final Clock clock;
 
   HandleController(
@@ -67,12 +66,14 @@ class HandleController {
       PaperStore papers,
       PaperText texts,
       Catalogues catalogues,
-      PlaceLevels levels,
+      Refills refills,
+      SetUp setUp,
       Clock clock) {
     this.papers = papers;
     this.texts = texts;
     this.catalogues = catalogues;
-    this.levels = levels;
+    this.refills = refills;
+    this.setUp = setUp;
     this.lists = lists;
     this.stock = stock;
     this.drafts = drafts;
@@ -156,7 +157,8 @@ class HandleController {
     fields.put("place", text.field(paper.kind().is(Trait.ACROSS) ? "into" : "place"));
     if (paper.kind().is(Trait.ACROSS)) fields.put("into", text.field("place"));
     return "redirect:/drafts/"
-        + drafts.begin(new Draft(PaperKind.TRANSFER, fields, rows), who.getName());
+        + drafts.begin(
+            new Draft(PaperKind.TRANSFER, fields, rows).inForm(text.form()), who.getName());
   }
 
   private static Map<String, String> goods(Map<String, String> row) {
@@ -170,35 +172,13 @@ class HandleController {
   @SetsUp
   @PostMapping("/handle/short")
   String bring(HttpServletRequest request, Principal who, RedirectAttributes after) {
-    List<PlaceLevels.Bring> bring = levels.toBring(lists.ask(HandleListings.wanting(), request));
-    Map<Long, Item> items =
-        catalogues.open().items(bring.stream().map(PlaceLevels.Bring::item).distinct().toList());
-    Map<List<String>, List<Map<String, String>>> rows = new LinkedHashMap<>();
-    for (PlaceLevels.Bring one : bring) {
-      Item item = Objects.requireNonNull(items.get(one.item()));
-      rows.computeIfAbsent(List.of(one.from(), one.into()), k -> new ArrayList<>())
-          .add(
-              Map.of(
-                  "item", item.code(), "quantity", item.units().typed(new Quantity(one.micros()))));
-    }
-    List<Long> begun = new ArrayList<>();
-    rows.forEach(
-        (places, lines) ->
-            begun.add(
-                drafts.begin(
-                    new Draft(
-                        PaperKind.TRANSFER,
-                        Map.of(
-                            "date", LocalDate.now(clock).toString(),
-                            "place", places.get(0),
-                            "into", places.get(1)),
-                        lines),
-                    who.getName())));
+    Ask ask = lists.ask(HandleListings.wanting(), request);
+    List<Long> begun = setUp.alone(() -> refills.draft(ask, LocalDate.now(clock), who.getName()));
     if (begun.size() == 1) return "redirect:/drafts/" + begun.get(0);
     after.addFlashAttribute(
         "told",
         begun.isEmpty()
-            ? "Nothing was drafted: no other place can spare any of it."
+            ? "Nothing was drafted: no other place can spare any of it, or drafts bring it already."
             : begun.size() + " transfers are drafted, one for each two places; they wait here.");
     return begun.isEmpty() ? "redirect:/handle/short" : "redirect:/";
   }
