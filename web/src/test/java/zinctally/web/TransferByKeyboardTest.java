@@ -3,8 +3,15 @@ package zinctally.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
+import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import zinctally.core.number.Form;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.paper.DraftStore;
+import zinctally.store.posting.Posting;
 
 /** Goods go from one place to another, without the mouse. */
 class TransferByKeyboardTest extends OwnBookTest {
@@ -63,7 +70,7 @@ class TransferByKeyboardTest extends OwnBookTest {
     assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
     page.fill("[aria-label='At least, Market van']", "many");
     page.keyboard().press("Control+Enter");
-    page.waitForSelector(".wrong:has-text('is not a quantity of this item')");
+    page.waitForSelector(".fault:has-text('is not a quantity of this item')");
     assertThat(page.inputValue("[aria-label='At least, Market van']")).isEqualTo("many");
     page.fill("[aria-label='At least, Market van']", "2");
     page.fill("[aria-label='Filled up to, Market van']", "3");
@@ -77,5 +84,29 @@ class TransferByKeyboardTest extends OwnBookTest {
     post("8 → 5", "0 → 3");
     page.navigate(desk.address + "/handle/short");
     assertThat(page.textContent("main")).contains("No place is short");
+  }
+
+  /** Whoever wrote the receipt writes a comma before the fraction; whoever goes on, a point. */
+  @Test
+  void goods_of_a_receipt_are_taken_elsewhere_as_many_as_its_writer_meant() {
+    item("LID", "FIFO", "NONE");
+    long draft =
+        desk.get(DraftStore.class)
+            .begin(
+                new Draft(
+                        PaperKind.RECEIPT,
+                        Map.of("date", "2026-03-01", "supplier", "Orrin Joinery", "place", "Store"),
+                        List.of(Map.of("item", "LID", "quantity", "2,5", "price", "0,10")))
+                    .inForm(Form.COMMA),
+                "owner");
+    page.navigate(desk.address + "/papers/" + desk.get(Posting.class).post(draft, "owner"));
+    page.click("text=Take them elsewhere");
+    page.waitForURL("**/drafts/*");
+    page.selectOption("#into", "Market van");
+    post("2,5 → 0", "0 → 2,5");
+    page.click("text=Amend");
+    page.waitForURL("**/drafts/*");
+    page.fill("[data-cell='rows.0.quantity']", "1");
+    post("0 → 1,5", "2,5 → 1");
   }
 }

@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.Gtin;
 import zinctally.core.goods.ItemKind;
@@ -112,8 +111,8 @@ final class ItemForm {
         cells.text("supplier_code", 60),
         gtin,
         cells.text("shelf", 40),
-        quantity("reorder_point", units),
-        quantity("reorder_quantity", units),
+        cells.quantity("reorder_point", units),
+        cells.quantity("reorder_quantity", units),
         price("standard_cost").orElse(null),
         cells.text("notes", 2000),
         cells.isOn("state"),
@@ -178,15 +177,6 @@ final class ItemForm {
       return new Quantity(Quantity.ONE);
     }
     return Quantity.of(read.get().stripTrailingZeros().setScale(6));
-  }
-
-  private @Nullable Quantity quantity(String name, Units units) {
-    String value = cells.text(name, 30);
-    if (value.isEmpty()) return null;
-    Optional<Units.Typed> read = units.read(value);
-    if (read.isEmpty() || read.get().quantity().signum() < 0)
-      cells.fault(name, "\"" + value + "\" is not a quantity of this item.");
-    return read.map(Units.Typed::quantity).orElse(null);
   }
 
   private List<ItemCard.Price> prices(List<ItemCard.Price> lists) {

@@ -1,16 +1,17 @@
 package zinctally.web.goods;
 
-import jakarta.servlet.http.HttpServletRequest;
 import java.security.Principal;
-import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Units;
@@ -21,6 +22,7 @@ import zinctally.store.goods.PlaceLevels;
 import zinctally.store.goods.PlaceLevels.Level;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.SetsUp;
+import zinctally.web.shell.Typed;
 
 /** How much of an item each place should have. */
 @Controller
@@ -42,57 +44,57 @@ class PlaceLevelController {
   @SetsUp
   @GetMapping("/goods/item/{id:\\d+}/places")
   String show(@PathVariable long id, Model model) {
-    model.addAttribute("card", card(id));
-    model.addAttribute("levels", levels.of(id));
+    ItemCard card = card(id);
+    Map<String, String> fields = new HashMap<>();
+    for (Level level : levels.of(id)) {
+      fields.put("least." + level.place(), said(level.least(), card.units()));
+      fields.put("most." + level.place(), said(level.most(), card.units()));
+    }
+    return form(card, fields, Map.of(), model);
+  }
+
+  private static String said(@Nullable Quantity quantity, Units units) {
+    return quantity == null ? "" : units.typed(quantity);
+  }
+
+  private String form(
+      ItemCard card, Map<String, String> fields, Map<String, String> faults, Model model) {
+    model.addAttribute("card", card);
+    model.addAttribute("levels", levels.of(card.id()));
+    model.addAttribute("fields", fields);
+    model.addAttribute("faults", faults);
     return "goods/places";
   }
 
   @SetsUp
   @PostMapping("/goods/item/{id:\\d+}/places")
   String save(
-      @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {
-    ItemCard card = card(id);
-    List<String> faults = new ArrayList<>();
+      @PathVariable long id,
+      @RequestParam Map<String, String> typed,
+      Model model,
+      Principal who,
+      RedirectAttributes after) {
     return setUp.alone(
         () -> {
-          List<Level> typed =
-              levels.of(id).stream().map(l -> typed(l, card.units(), request, faults)).toList();
-          if (faults.isEmpty()) {
-            levels.save(id, typed, who.getName());
-            after.addFlashAttribute("told", "Kept.");
-          } else after.addFlashAttribute("wrong", String.join(" ", faults));
+          ItemCard card = card(id);
+          Map<String, String> faults = new LinkedHashMap<>();
+          Typed cells = new Typed(typed, faults);
+          List<Level> said =
+              levels.of(id).stream().map(l -> typed(l, card.units(), cells)).toList();
+          if (!faults.isEmpty()) return form(card, typed, faults, model);
+          levels.save(id, said, who.getName());
+          after.addFlashAttribute("told", "Kept.");
           return "redirect:/goods/item/" + id + "/places";
         });
   }
 
-  private static Level typed(
-      Level level, Units units, HttpServletRequest request, List<String> faults) {
-    @Nullable Quantity least = quantity("least", level, units, request, faults);
-    @Nullable Quantity most = quantity("most", level, units, request, faults);
-    if (least == null && most != null)
-      faults.add(level.name() + ": to be filled up it needs a least, too.");
-    if (least != null && most != null && most.micros() < least.micros())
-      faults.add(
-          level.name()
-              + ": up to "
-              + units.say(most)
-              + " is less than its least, "
-              + units.say(least)
-              + ".");
-    return new Level(level.place(), level.name(), level.here(), least, most);
-  }
-
-  private static @Nullable Quantity quantity(
-      String which, Level level, Units units, HttpServletRequest request, List<String> faults) {
-    String typed =
-        Optional.ofNullable(request.getParameter(which + "." + level.place())).orElse("").strip();
-    if (typed.isEmpty()) return null;
-    Optional<Units.Typed> read =
-        typed.length() > 40
-            ? Optional.empty()
-            : units.read(typed).filter(q -> q.quantity().signum() >= 0);
-    if (read.isEmpty())
-      faults.add(level.name() + ": \"" + typed + "\" is not a quantity of this item.");
-    return read.map(Units.Typed::quantity).orElse(null);
+  private static Level typed(Level level, Units units, Typed cells) {
+    String most = "most." + level.place();
+    @Nullable Quantity least = cells.quantity("least." + level.place(), units);
+    @Nullable Quantity upTo = cells.quantity(most, units);
+    if (least == null && upTo != null) cells.fault(most, "To be filled up it needs a least, too.");
+    if (least != null && upTo != null && upTo.micros() < least.micros())
+      cells.fault(most, "Less than its least, " + units.say(least) + ".");
+    return new Level(level.place(), level.name(), level.here(), least, upTo);
   }
 }

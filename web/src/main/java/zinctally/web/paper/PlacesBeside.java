@@ -1,15 +1,19 @@
 package zinctally.web.paper;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.DraftReader;
 import zinctally.core.papers.Paper;
-import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Row;
 import zinctally.store.goods.StockStore;
 
@@ -27,35 +31,47 @@ class PlacesBeside {
 
   record Gone(Item item, List<At> at) {}
 
-  /** Item by item; nothing for a paper that is not of that kind. */
-  List<Gone> of(Paper paper) {
-    if (!paper.kind().is(Trait.ACROSS)) return List.of();
-    Map<Long, Item> items = new LinkedHashMap<>();
-    paper.items().forEach(i -> items.put(i.id(), i));
-    List<Long> ids = List.copyOf(items.keySet());
-    String from = Objects.requireNonNull(paper.head().place()).name();
-    String into = Objects.requireNonNull(paper.rows().get(0).place()).name();
-    Map<Long, Long> there = here(ids, from);
-    Map<Long, Long> elsewhere = here(ids, into);
-    return items.values().stream()
+  /**
+   * Item by item; nothing when the version it follows cannot be read as it was.
+   *
+   * @param before that version, whose goods are where it took them
+   */
+  List<Gone> of(Paper paper, Optional<Draft> before, Catalogue book) {
+    Optional<Paper> earlier = before.flatMap(b -> new DraftReader(book).read(b).paper());
+    if (before.isPresent() && earlier.isEmpty()) return List.of();
+    Map<Item, Map<String, Long>> changes = new LinkedHashMap<>();
+    add(changes, paper, 1);
+    earlier.ifPresent(old -> add(changes, old, -1));
+    List<Long> ids = changes.keySet().stream().map(Item::id).toList();
+    Map<String, Map<Long, Long>> now = new HashMap<>();
+    return changes.entrySet().stream()
         .map(
-            item -> {
-              long goes = goes(paper, item);
-              return new Gone(
-                  item,
-                  List.of(
-                      at(item, from, there.getOrDefault(item.id(), 0L), -goes),
-                      at(item, into, elsewhere.getOrDefault(item.id(), 0L), goes)));
-            })
+            e ->
+                new Gone(
+                    e.getKey(),
+                    e.getValue().entrySet().stream()
+                        .map(
+                            place ->
+                                at(
+                                    e.getKey(),
+                                    place.getKey(),
+                                    now.computeIfAbsent(place.getKey(), p -> here(ids, p))
+                                        .getOrDefault(e.getKey().id(), 0L),
+                                    place.getValue()))
+                        .toList()))
         .toList();
   }
 
-  private static long goes(Paper paper, Item item) {
-    return paper.rows().stream()
-        .filter(r -> r.item() != null && r.item().id() == item.id())
-        .map(Row::quantity)
-        .mapToLong(q -> Objects.requireNonNull(q).micros())
-        .reduce(0, Math::addExact);
+  /** What a paper takes from one place and brings to the other, so many times. */
+  private static void add(Map<Item, Map<String, Long>> changes, Paper paper, int times) {
+    String from = Objects.requireNonNull(paper.head().place()).name();
+    for (Row row : paper.rows()) {
+      long micros = times * Objects.requireNonNull(row.quantity()).micros();
+      Map<String, Long> places =
+          changes.computeIfAbsent(Objects.requireNonNull(row.item()), i -> new LinkedHashMap<>());
+      places.merge(from, -micros, Math::addExact);
+      places.merge(Objects.requireNonNull(row.place()).name(), micros, Math::addExact);
+    }
   }
 
   private static At at(Item item, String place, long now, long change) {

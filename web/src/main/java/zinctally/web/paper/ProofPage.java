@@ -155,8 +155,11 @@ class ProofPage {
         "usualAccount", open.usualAccount(draft, book).map(Account::label).orElse(null));
     before.ifPresent(b -> model.addAttribute("changes", TextChange.between(b, draft, form)));
     proof.reading().paper().ifPresent(paper -> model.addAttribute("totals", totals(paper)));
-    if (saved.amends() == 0)
-      proof.reading().paper().ifPresent(paper -> model.addAttribute("gone", places.of(paper)));
+    if (draft.kind().is(PaperKind.Trait.ACROSS))
+      proof
+          .reading()
+          .paper()
+          .ifPresent(paper -> model.addAttribute("gone", places.of(paper, before, book)));
     model.addAttribute("toPay", proof.reading().toPay());
     if (draft.kind().is(PaperKind.Trait.BILLS) && saved.amends() == 0)
       proof.work().ifPresent(w -> model.addAttribute("effects", effects(w)));

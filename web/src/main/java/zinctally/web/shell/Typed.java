@@ -5,8 +5,11 @@ import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.number.Figures;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.read.Days;
+import zinctally.core.units.Units;
 
 /** Reads what a form of the set-up sends, cell by cell, and gathers what is wrong with it. */
 public final class Typed {
@@ -64,6 +67,16 @@ public final class Typed {
     Optional<BigDecimal> read = Figures.read(value).filter(right);
     if (read.isEmpty()) fault(field, says);
     return read;
+  }
+
+  /** A quantity from zero in an item's units; null when there is none or it is wrong. */
+  public @Nullable Quantity quantity(String field, Units units) {
+    String value = text(field, 30);
+    if (value.isEmpty()) return null;
+    Optional<Units.Typed> read = units.read(value);
+    if (read.isEmpty() || read.get().quantity().signum() < 0)
+      fault(field, "\"" + value + "\" is not a quantity of this item.");
+    return read.map(Units.Typed::quantity).orElse(null);
   }
 
   /** A whole number from zero; zero when it is wrong. */
