@@ -8,6 +8,7 @@ import static zinctally.store.listing.Listing.Type.TEXT;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Listing.Column;
 
@@ -15,69 +16,66 @@ import zinctally.store.listing.Listing.Column;
 public final class HandleListings {
   private HandleListings() {}
 
-  /** Every line of an adjustment: what was found or is gone, why, and what it was worth. */
-  public static Listing adjustments() {
+  /** Every line of papers of a kind, each with columns of its own. */
+  private static Listing lines(String name, List<Column> own, String empty, PaperKind kind) {
     return new Listing(
-            "Adjustments",
+            name,
             """
-        paper p straight_join paper_line n on n.paper_id = p.id and n.version = p.version
-        straight_join item i on i.id = n.item_id left join place l on l.id = n.place_id
-        where p.kind in (:kinds)""",
+            paper p straight_join paper_line n on n.paper_id = p.id and n.version = p.version
+            straight_join item i on i.id = n.item_id left join place l on l.id = n.place_id
+            where p.kind in (:kinds)""",
             Map.of(),
-            List.of(
-                new Column("id", "", "p.id", HIDDEN),
-                new Column("item_id", "", "i.id", HIDDEN),
-                new Column("date", "Date", "p.date", DATE),
-                new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
-                new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
-                new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
-                new Column("place", "At", "l.name", TEXT),
-                new Column("reason", "Reason", "n.wording", TEXT),
-                new Column("up", "Found", "if(n.quantity > 0, n.quantity, null)", QUANTITY),
-                new Column("down", "Gone", "if(n.quantity < 0, -n.quantity, null)", QUANTITY),
-                new Column(
-                    "value",
-                    "Value",
-                    """
-                (select nullif(sum(e.booked), 0) from cost_event e
-                 where e.paper_id = p.id and e.line = n.line and not e.gone)""",
-                    MONEY,
-                    Papers.PAPER),
-                Papers.state(),
-                new Column("who", "Posted by", "p.posted_by", TEXT)),
+            Stream.of(
+                    List.of(
+                        new Column("id", "", "p.id", HIDDEN),
+                        new Column("item_id", "", "i.id", HIDDEN),
+                        new Column("date", "Date", "p.date", DATE),
+                        new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
+                        new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+                        new Column("item", "Item", "i.name", TEXT, Papers.ITEM)),
+                    own,
+                    List.of(Papers.state(), new Column("who", "Posted by", "p.posted_by", TEXT)))
+                .flatMap(List::stream)
+                .toList(),
             "concat(lpad(p.id, 12, '0'), '.', lpad(n.line, 8, '0'))",
             "-date",
-            "No adjustment yet. Press n, then a, when jars break or are found.")
-        .of(PaperKind.ADJUSTMENT);
+            empty)
+        .of(kind);
+  }
+
+  /** Every line of an adjustment: what was found or is gone, why, and what it was worth. */
+  public static Listing adjustments() {
+    return lines(
+        "Adjustments",
+        List.of(
+            new Column("place", "At", "l.name", TEXT),
+            new Column("reason", "Reason", "n.wording", TEXT),
+            new Column("up", "Found", "if(n.quantity > 0, n.quantity, null)", QUANTITY),
+            new Column("down", "Gone", "if(n.quantity < 0, -n.quantity, null)", QUANTITY),
+            new Column(
+                "value",
+                "Value",
+                """
+                (select nullif(sum(e.booked), 0) from cost_event e
+                 where e.paper_id = p.id and e.line = n.line and not e.gone)""",
+                MONEY,
+                Papers.PAPER)),
+        "No adjustment yet. Press n, then a, when jars break or are found.",
+        PaperKind.ADJUSTMENT);
   }
 
   /** Every line of a transfer: what went from where to where. */
   public static Listing transfers() {
-    return new Listing(
-            "Transfers",
-            """
-            paper p straight_join paper_line n on n.paper_id = p.id and n.version = p.version
-            straight_join item i on i.id = n.item_id join place f on f.id = p.place_id
-            join place l on l.id = n.place_id
-            where p.kind in (:kinds)""",
-            Map.of(),
-            List.of(
-                new Column("id", "", "p.id", HIDDEN),
-                new Column("item_id", "", "i.id", HIDDEN),
-                new Column("date", "Date", "p.date", DATE),
-                new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
-                new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
-                new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
-                new Column("from", "From", "f.name", TEXT),
-                new Column("into", "Into", "l.name", TEXT),
-                new Column("quantity", "Quantity", "n.quantity", QUANTITY),
-                new Column("note", "Note", "n.wording", TEXT),
-                Papers.state(),
-                new Column("who", "Posted by", "p.posted_by", TEXT)),
-            "concat(lpad(p.id, 12, '0'), '.', lpad(n.line, 8, '0'))",
-            "-date",
-            "No transfer yet. Press n, then v, when goods go from one place to another.")
-        .of(PaperKind.TRANSFER);
+    return lines(
+        "Transfers",
+        List.of(
+            new Column(
+                "from", "From", "(select f.name from place f where f.id = p.place_id)", TEXT),
+            new Column("into", "Into", "l.name", TEXT),
+            new Column("quantity", "Quantity", "n.quantity", QUANTITY),
+            new Column("note", "Note", "n.wording", TEXT)),
+        "No transfer yet. Press n, then v, when goods go from one place to another.",
+        PaperKind.TRANSFER);
   }
 
   /** Places that have less of an item than they should. */
