@@ -6,7 +6,7 @@ alter table book
 
 alter table party
   add column if not exists erased_at datetime(3) null comment 'when what nothing needs of them was taken out',
-  add index if not exists party_by_active (active, kind, name);
+  add index if not exists party_by_name (name, id);
 
 -- Takes texts about a party out of what the application can only add to, in the rights of the
 -- account that migrates: what stood on their card before and after each change; and, once the

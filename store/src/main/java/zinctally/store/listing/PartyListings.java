@@ -14,6 +14,13 @@ import zinctally.store.listing.Listing.Column;
 public final class PartyListings {
   private static final String LATEST = "(select max(p.date) from paper p where p.party_id = w.id)";
 
+  /**
+   * The last day on which papers of party {@code w} must be kept by book {@code b}; null without
+   * any.
+   */
+  public static final String KEPT_UNTIL =
+      "makedate(year(" + LATEST + ") + b.keep_years + 1, 1) - interval 1 day";
+
   private PartyListings() {}
 
   /** What suppliers or customers have open. */
@@ -75,11 +82,7 @@ public final class PartyListings {
             new Column("name", "Name", "w.name", TEXT, "/parties/{id}/personal"),
             new Column("kind", "Who", "if(w.kind = 'CUSTOMER', 'customer', 'supplier')", TEXT),
             new Column("last", "Latest paper", LATEST, DATE),
-            new Column(
-                "until",
-                "Papers kept until",
-                "makedate(year(" + LATEST + ") + b.keep_years + 1, 1) - interval 1 day",
-                DATE),
+            new Column("until", "Papers kept until", KEPT_UNTIL, DATE),
             new Column("erased", "Erased", "cast(w.erased_at as date)", DATE),
             new Column("state", "State", "if(w.active, 'in use', 'switched off')", TEXT)),
         "w.id",

@@ -3,7 +3,6 @@ package zinctally.store.parties;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +13,7 @@ import org.springframework.stereotype.Repository;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.trade.CounterSale;
 import zinctally.store.Audit;
+import zinctally.store.listing.PartyListings;
 import zinctally.store.parties.MergeStore.Has;
 import zinctally.store.parties.MergeStore.Named;
 
@@ -60,11 +60,9 @@ public class PersonStore {
 
   public State state(long id) {
     return sql.sql(
-            """
-            select (select makedate(year(max(date)) + b.keep_years + 1, 1) - interval 1 day
-                from paper where party_id = w.id), w.erased_at
-            from party w join book b on b.id = 1 where w.id = ?
-            """)
+            "select "
+                + PartyListings.KEPT_UNTIL
+                + ", w.erased_at from party w join book b on b.id = 1 where w.id = ?")
         .param(id)
         .query(
             (row, n) ->
@@ -72,62 +70,49 @@ public class PersonStore {
         .single();
   }
 
-  /**
-   * A part of what is kept.
-   *
-   * @param rows column by column as they are stored; amounts in minor units, quantities in
-   *     millionths
-   */
-  public record Part(String name, List<Map<String, Object>> rows) {}
-
-  /** All that is kept about a party, also under the names that were merged into it. */
-  public List<Part> all(long id) {
-    List<Part> parts = new ArrayList<>();
-    part(parts, id, "card", "select * from party where id = :id or merged_into = :id");
-    part(
-        parts,
-        id,
-        "papers",
+  /** A part of what is kept about a party, also under the names that were merged into it. */
+  public enum Part {
+    CARD("select * from party where id = :id or merged_into = :id"),
+    PAPERS(
         """
         select p.kind, p.number, p.date, p.due, p.reference, p.state, p.net, p.tax, p.total,
           v.version, v.posted_at, v.posted_by, v.text as typed
         from paper p join paper_version v on v.paper_id = p.id
         where p.party_id = :id order by p.date, p.id, v.version
-        """);
-    part(
-        parts,
-        id,
-        "open",
-        "select number, date, due, amount, open from open_item where party_id = :id order by id");
-    part(
-        parts,
-        id,
-        "reminders",
-        "select made_at, made_by, words, sent_at from reminder where party_id = :id order by id");
-    part(
-        parts,
-        id,
-        "drafts",
+        """),
+    OPEN("select number, date, due, amount, open from open_item where party_id = :id order by id"),
+    REMINDERS(
+        "select made_at, made_by, words, sent_at from reminder where party_id = :id order by id"),
+    DRAFTS(
         """
         select d.kind, d.saved_at, d.saved_by, d.text as typed from draft d
         join party w on w.id = :id and json_value(d.text, concat('$.fields.', lower(w.kind))) = w.name
         where d.paper_id is null order by d.id
-        """);
-    part(
-        parts,
-        id,
-        "changes",
+        """),
+    CHANGES(
         """
         select at, login, what, before_text, after_text from audit
         where subject in ('customer', 'supplier')
           and subject_id in (select id from party where id = :id or merged_into = :id) order by id
         """);
-    return parts;
+
+    private final String select;
+
+    Part(String select) {
+      this.select = select;
+    }
   }
 
-  private void part(List<Part> parts, long id, String name, String select) {
-    parts.add(
-        new Part(name, sql.sql(select).param("id", id).query(new ColumnMapRowMapper()).list()));
+  public long count(Part part, long id) {
+    return sql.sql("select count(*) from (" + part.select + ") kept")
+        .param("id", id)
+        .query(Long.class)
+        .single();
+  }
+
+  /** Column by column as it is stored: amounts in minor units, quantities in millionths. */
+  public List<Map<String, Object>> rows(Part part, long id) {
+    return sql.sql(part.select).param("id", id).query(new ColumnMapRowMapper()).list();
   }
 
   /** Why nothing is taken out, as a sentence; empty when it can be. */
@@ -147,18 +132,11 @@ public class PersonStore {
           "Goods or papers are still awaited ("
               + has.awaited()
               + " lines); orders are completed or given up first.");
-    int drafts = drafts(party);
+    long drafts = count(Part.DRAFTS, party.id());
     if (drafts > 0)
       return Optional.of(
           "Drafts are open with this name (" + drafts + "); they are posted or thrown away first.");
     return Optional.empty();
-  }
-
-  private int drafts(Named party) {
-    return sql.sql("select count(*) from draft where paper_id is null and json_value(text, ?) = ?")
-        .params("$.fields." + party.kind().field(), party.name())
-        .query(Integer.class)
-        .single();
   }
 
   /**

@@ -5,7 +5,9 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -28,6 +30,7 @@ import zinctally.store.listing.PartyListings;
 import zinctally.store.parties.MergeStore;
 import zinctally.store.parties.MergeStore.Named;
 import zinctally.store.parties.PersonStore;
+import zinctally.store.parties.PersonStore.Part;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.Owns;
@@ -66,7 +69,7 @@ class PersonalController {
   @Owns
   @GetMapping(LIST)
   @Nullable String list(Model model, HttpServletRequest request, HttpServletResponse response) {
-    if (!model.containsAttribute("years")) model.addAttribute("years", persons.keepYears());
+    model.addAttribute("years", persons.keepYears());
     model.addAttribute("above", "parties/keep");
     return page.under(LIST, PartyListings.personal(), model, request, response);
   }
@@ -80,7 +83,6 @@ class PersonalController {
             .map(Integer::valueOf)
             .filter(y -> y <= MOST_YEARS);
     if (read.isEmpty()) {
-      after.addFlashAttribute("years", years);
       after.addFlashAttribute(
           "wrong",
           "\""
@@ -113,10 +115,40 @@ class PersonalController {
     model.addAttribute("party", party);
     model.addAttribute("card", MergeController.card(party));
     model.addAttribute("state", state);
-    model.addAttribute("kept", state.papersKept(LocalDate.now(clock)));
-    model.addAttribute("parts", persons.all(id));
+    boolean kept = state.papersKept(LocalDate.now(clock));
+    model.addAttribute("kept", kept);
+    model.addAttribute(
+        "parts",
+        Arrays.stream(Part.values())
+            .map(p -> new Shown(what(p), persons.count(p, id), when(p, kept, state.papersUntil())))
+            .toList());
     model.addAttribute("refusal", persons.refusal(party).orElse(null));
     return "parties/personal";
+  }
+
+  /** A part of what is kept, how much of it there is, and when it is erased. */
+  record Shown(String what, long entries, String when) {}
+
+  private static String what(Part part) {
+    return switch (part) {
+      case CARD -> "Card: name, address, telephone, e-mail, notes, terms";
+      case PAPERS -> "Papers, each version as it was typed";
+      case OPEN -> "Bills, invoices, payments and what is open of them";
+      case REMINDERS -> "Reminders";
+      case DRAFTS -> "Drafts that are open";
+      case CHANGES -> "Changes of the card: who, when, before and after";
+    };
+  }
+
+  private static String when(Part part, boolean kept, @Nullable LocalDate until) {
+    return switch (part) {
+      case CARD -> kept ? "telephone, e-mail, other addresses, notes: now" : "whole: now";
+      case PAPERS -> "name and address: " + (kept ? "after " + until : "now");
+      case OPEN -> "never: figures, dates and numbers are the ledger's";
+      case REMINDERS -> "the words: now";
+      case DRAFTS -> "they are posted or thrown away first";
+      case CHANGES -> "before and after: now; who and when stay";
+    };
   }
 
   /** All that is kept about one, in an open form (JSON, RFC 8259), to be handed to them. */
@@ -129,7 +161,8 @@ class PersonalController {
     all.put("currency", books.book().coin().code());
     all.put("made", LocalDate.now(clock).toString());
     all.put("papers_kept_until", String.valueOf(persons.state(id).papersUntil()));
-    persons.all(id).forEach(part -> all.put(part.name(), part.rows()));
+    for (Part part : Part.values())
+      all.put(part.name().toLowerCase(Locale.ROOT), persons.rows(part, id));
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_JSON)
         .header(
