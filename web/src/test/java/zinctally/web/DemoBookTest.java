@@ -17,6 +17,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -408,7 +409,7 @@ class DemoBookTest {
         HttpRequest.newBuilder(URI.create(desk.address + path)).header("Cookie", cookies).build();
     return client
         .sendAsync(request, HttpResponse.BodyHandlers.ofByteArray())
-        .thenCompose(
+        .thenComposeAsync(
             answer -> {
               if (answer.statusCode() != 202)
                 return CompletableFuture.completedFuture(
@@ -418,7 +419,8 @@ class DemoBookTest {
                       .matcher(new String(answer.body(), UTF_8));
               assertThat(again.find()).isTrue();
               return file(client, cookies, again.group(1).replace("&amp;", "&"));
-            });
+            },
+            CompletableFuture.delayedExecutor(300, TimeUnit.MILLISECONDS));
   }
 
   @Test

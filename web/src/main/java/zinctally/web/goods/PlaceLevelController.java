@@ -90,9 +90,11 @@ class PlaceLevelController {
 
   private static Level typed(Level level, Units units, Typed cells) {
     String most = "most." + level.place();
-    @Nullable Quantity least = cells.quantity("least." + level.place(), units);
+    String atLeast = "least." + level.place();
+    @Nullable Quantity least = cells.quantity(atLeast, units);
     @Nullable Quantity upTo = cells.quantity(most, units);
-    if (least == null && upTo != null) cells.fault(most, "To be filled up it needs a least, too.");
+    if (upTo != null && cells.text(atLeast, 30).isEmpty())
+      cells.fault(most, "To be filled up it needs a least, too.");
     if (least != null && upTo != null && upTo.micros() < least.micros())
       cells.fault(most, "Less than its least, " + units.say(least) + ".");
     return new Level(level.place(), level.name(), level.here(), least, upTo);

@@ -36,6 +36,9 @@ public class ListingPage {
   /** Milliseconds a file is waited for before a page says how many are before it. */
   private static final long PATIENCE = 10_000;
 
+  /** So many wait without a page; more would take up what serves pages. */
+  private static final int PATIENT = 16;
+
   private final ListingStore store;
   private final ListChoices choices;
   private final Cells cells;
@@ -183,7 +186,8 @@ public class ListingPage {
     String ticket = text(request, TURN);
     boolean asks = request.getHeader("HX-Request") != null;
     try {
-      Turns.Turn turn = asks ? turns.look(ticket) : turns.take(ticket, PATIENCE);
+      Turns.Turn turn =
+          asks ? turns.look(ticket) : turns.take(ticket, turns.waiting() < PATIENT ? PATIENCE : 0);
       if (asks || !turn.now()) {
         model.addAttribute("turn", turn);
         model.addAttribute("title", about.name());
