@@ -4,6 +4,7 @@ import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.papers.back.ReturnReader;
 import zinctally.core.papers.back.SupplierCreditReader;
 import zinctally.core.papers.charge.ChargeReader;
+import zinctally.core.papers.count.StockCountReader;
 import zinctally.core.papers.money.AccountRowsReader;
 import zinctally.core.papers.money.PaymentReader;
 import zinctally.core.papers.move.DeliveryReader;
@@ -40,6 +41,7 @@ public final class DraftReader {
       case SUPPLIER_CREDIT -> SupplierCreditReader.credit(reader);
       case TRANSFER -> TransferReader.transfer(reader);
       case ADJUSTMENT -> AdjustmentReader.adjustment(reader);
+      case STOCK_COUNT -> StockCountReader.count(reader);
       case CHARGE -> ChargeReader.charge(reader);
       case SUPPLIER_RETURN, CUSTOMER_RETURN -> ReturnReader.goesBack(reader);
       case WRITE_DOWN -> WriteDownReader.writeDown(reader);

@@ -6,6 +6,7 @@ import static zinctally.core.papers.PaperKind.Trait.BILLS;
 import static zinctally.core.papers.PaperKind.Trait.BRINGS_IN;
 import static zinctally.core.papers.PaperKind.Trait.BY_HAND;
 import static zinctally.core.papers.PaperKind.Trait.CHANGES_ITEMS;
+import static zinctally.core.papers.PaperKind.Trait.COUNTED;
 import static zinctally.core.papers.PaperKind.Trait.COUNTER;
 import static zinctally.core.papers.PaperKind.Trait.CREDITS;
 import static zinctally.core.papers.PaperKind.Trait.HANDED;
@@ -105,6 +106,14 @@ public enum PaperKind {
       MOVES_GOODS,
       ACROSS,
       HANDED),
+  STOCK_COUNT(
+      "Stock count",
+      "K",
+      "",
+      "handle",
+      "stock take inventory physical counting",
+      MOVES_GOODS,
+      COUNTED),
   ADJUSTMENT("Adjustment", "A", "a", "handle", "breakage loss found shrinkage waste", MOVES_GOODS),
   WRITE_DOWN("Write-down", "WD", "w", "handle", "net realisable value impairment"),
   START_TRACKING("Start of tracking", "ST", "", "goods", "keep in stock", CHANGES_ITEMS),
@@ -147,6 +156,8 @@ public enum PaperKind {
     CREDITS,
     /** It is written at the counter, over a till. */
     COUNTER,
+    /** It puts right what was counted, on a sheet that it closes. */
+    COUNTED,
     /** The books begin with it. */
     OPENS,
     /** It is typed on a sheet of its own, whose columns are its own. */

@@ -125,12 +125,17 @@ public final class RowReader {
 
   /** How many; null when that cannot be read. */
   public Units.Typed quantity(Units units) {
-    String typed = cell("quantity");
+    return quantity("quantity", units);
+  }
+
+  /** How many a column says; null when that cannot be read. */
+  public Units.Typed quantity(String column, Units units) {
+    String typed = cell(column);
     Optional<Units.Typed> read = units.read(typed);
-    if (read.isPresent()) in.askFigure(at("quantity"), typed);
+    if (read.isPresent()) in.askFigure(at(column), typed);
     if (read.isEmpty())
       fault(
-          "quantity",
+          column,
           (typed.isEmpty() ? "How many? " : "\"" + typed + "\" is not a quantity of this item. ")
               + "Write a number, or with a unit: "
               + String.join(", ", units.shown().stream().map(Units.Shown::sign).toList())

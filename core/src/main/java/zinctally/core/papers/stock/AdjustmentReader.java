@@ -1,13 +1,10 @@
 package zinctally.core.papers.stock;
 
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
-import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.flow.Numbered;
@@ -31,8 +28,11 @@ public final class AdjustmentReader {
       Units.Typed quantity = item == null ? null : row.quantity(item.units());
       if (quantity != null && quantity.quantity().signum() == 0)
         row.fault("quantity", "Up or down by how many? Zero changes nothing.");
-      Reason reason = reason(in, row);
-      Long value = item == null || quantity == null ? null : foundValue(in, row, item, quantity);
+      Reason reason = Found.reason(in, row, true);
+      Long value =
+          item == null || quantity == null
+              ? null
+              : Found.worth(row, item, quantity, in.book::latestCost);
       if (item != null)
         row.facts(
             new Reading.RowFacts(
@@ -65,32 +65,5 @@ public final class AdjustmentReader {
     return micros > 0
         ? numbers.arriving(row, item, micros, place)
         : numbers.leaving(row, item, -micros, place);
-  }
-
-  private static Reason reason(Reader in, RowReader row) {
-    String typed = row.cell("reason");
-    Optional<Reason> reason = in.book.reason(typed);
-    if (reason.isEmpty())
-      row.fault(
-          "reason",
-          typed.isEmpty()
-              ? "For what reason?"
-              : "There is no reason \"" + typed + "\"; Set up lists them.");
-    return reason.orElse(null);
-  }
-
-  /** What was found is worth the unit cost typed, else the latest known. */
-  private static Long foundValue(Reader in, RowReader row, Item item, Units.Typed quantity) {
-    if (quantity.quantity().signum() <= 0) return 0L;
-    if (!row.cell("unit_cost").isEmpty()) {
-      BigDecimal cost = row.unitCost();
-      return cost == null ? null : row.amountOf(quantity, cost, BigDecimal.ZERO);
-    }
-    Optional<Catalogue.LatestCost> latest = in.book.latestCost(item.id());
-    if (latest.isEmpty()) {
-      row.fault("unit_cost", "No cost of " + item.name() + " is known yet; at what unit cost?");
-      return null;
-    }
-    return latest.get().of(quantity.quantity().micros());
   }
 }
