@@ -6,3 +6,4 @@ import "./keys.js";
 import "./filters.js";
 import "./grid.js";
 import "./refill.js";
+import "./count.js";

@@ -17,7 +17,9 @@ class SumChecks {
   }
 
   private static final List<Rule> RULES =
-      Stream.of(LedgerRules.ALL, GoodsRules.ALL, PaperRules.ALL).flatMap(List::stream).toList();
+      Stream.of(LedgerRules.ALL, GoodsRules.ALL, CountRules.ALL, PaperRules.ALL)
+          .flatMap(List::stream)
+          .toList();
 
   List<Finding> findings() {
     List<Finding> findings = new ArrayList<>();

@@ -45,11 +45,28 @@ public final class HandleListings {
 
   /** Every line of an adjustment: what was found or is gone, why, and what it was worth. */
   public static Listing adjustments() {
-    return lines(
+    return upAndDown(
         "Adjustments",
+        "Reason",
+        "No adjustment yet. Press n, then a, when jars break or are found.",
+        PaperKind.ADJUSTMENT);
+  }
+
+  /** Every line of a stock count that was apart from the book, and what that was worth. */
+  public static Listing counted() {
+    return upAndDown(
+        "Count differences",
+        "Counted",
+        "No count that differed is posted yet. A count sheet drafts the paper.",
+        PaperKind.STOCK_COUNT);
+  }
+
+  private static Listing upAndDown(String name, String why, String empty, PaperKind kind) {
+    return lines(
+        name,
         List.of(
             new Column("place", "At", "l.name", TEXT),
-            new Column("reason", "Reason", "n.wording", TEXT),
+            new Column("reason", why, "n.wording", TEXT),
             new Column("up", "Found", "if(n.quantity > 0, n.quantity, null)", QUANTITY),
             new Column("down", "Gone", "if(n.quantity < 0, -n.quantity, null)", QUANTITY),
             new Column(
@@ -60,8 +77,8 @@ public final class HandleListings {
                  where e.paper_id = p.id and e.line = n.line and not e.gone)""",
                 MONEY,
                 Papers.PAPER)),
-        "No adjustment yet. Press n, then a, when jars break or are found.",
-        PaperKind.ADJUSTMENT);
+        empty,
+        kind);
   }
 
   /** Every line of a transfer: what went from where to where. */

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayOutputStream;
 import java.io.PrintStream;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -13,8 +15,16 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.transaction.support.TransactionTemplate;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.FreshBook;
+import zinctally.store.count.CountClosing;
+import zinctally.store.count.CountLines;
+import zinctally.store.count.CountSheet;
+import zinctally.store.count.CountSheets;
+import zinctally.store.count.Counting;
+import zinctally.store.count.Scope;
+import zinctally.store.posting.Posting;
 import zinctally.store.sell.TillClosing;
 import zinctally.store.sell.TillStore;
 
@@ -39,6 +49,7 @@ class CheckTest {
         List.of(Map.of("paper", "B-2026-0001", "amount", "7")));
     till();
     lots();
+    count();
   }
 
   /** A till through which one was sold, closed with what should be in it. */
@@ -49,6 +60,29 @@ class CheckTest {
         Map.of("date", "2026-02-04", "place", "Store", "cash", "5"),
         FreshBook.rows("ONE", "1", "5"));
     book.get(TillClosing.class).close(till, 1500, "tester");
+  }
+
+  /** One of an item is missing. */
+  private static void count() {
+    long sheet =
+        book.get(CountSheets.class)
+            .begin(
+                new CountSheets.Wanted(
+                    "Store",
+                    LocalDate.of(2026, 2, 5),
+                    Scope.ITEMS,
+                    "ONE",
+                    new CountSheet.Rules(false, false, null, null)),
+                "tester");
+    long one = book.sql().sql("select id from item where code = 'ONE'").query(Long.class).single();
+    Quantity here = book.get(CountLines.class).of(sheet, one, 0).orElseThrow().expected();
+    book.get(Counting.class)
+        .enter(
+            sheet, new Counting.Counted(one, 0, here.minus(Quantity.of("1")), "", null), "tester");
+    book.get(Posting.class)
+        .post(
+            book.get(CountClosing.class).close(sheet, Optional.empty(), "tester").orElseThrow(),
+            "tester");
   }
 
   /** Five of a lot were sold, two came back. */
@@ -117,7 +151,7 @@ class CheckTest {
   void a_sound_book_holds_and_says_so() {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     assertThat(run(out)).isZero();
-    assertThat(out.toString()).contains("All 27 hold.").doesNotContain("FAULT");
+    assertThat(out.toString()).contains("All 29 hold.").doesNotContain("FAULT");
   }
 
   /** Whatever single figure is falsified, something no longer holds. */
@@ -152,6 +186,9 @@ class CheckTest {
         "update lot_stock set quantity = quantity + 1 order by lot_id limit 1",
         "update lot set on_hand = on_hand + 1 order by id limit 1",
         "update quantity_move set lot_id = 0 where lot_id <> 0 order by id limit 1",
+        "update count_entry set quantity = quantity + 1",
+        "update count_line set counted = counted + 1",
+        "update count_sheet set paper_id = null",
         "update draft set paper_id = 99999 order by id limit 1"
       })
   void a_falsified_figure_is_found(String falsify) {

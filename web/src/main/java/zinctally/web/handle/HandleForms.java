@@ -41,6 +41,22 @@ class HandleForms implements AreaForms {
                 shown("free", "Here now"),
                 shown("amount", "Value found"))),
         new PaperForm(
+            PaperKind.STOCK_COUNT,
+            List.of(
+                date("date", "Day of the count"),
+                choice("place", "At", choices.places()),
+                field("sheet", "Count sheet"),
+                field("notes", "Note on the paper")),
+            List.of(
+                text("item", "Item", offered.items()),
+                figure("expected", "Book held"),
+                figure("counted", "Counted"),
+                shown("apart", "Apart"),
+                text("reason", "Reason, if known", offered.reasons()),
+                figure("unit_cost", "Unit cost, if over"),
+                text("memo", "Note"),
+                shown("amount", "Value over"))),
+        new PaperForm(
             PaperKind.TRANSFER,
             List.of(
                 date("date", "Date"),

@@ -1,13 +1,21 @@
 package zinctally.web.handle;
 
+import static zinctally.web.listing.Area.group;
+
+import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.listing.CountListings;
+import zinctally.store.listing.CountListings.By;
 import zinctally.store.listing.HandleListings;
 import zinctally.web.listing.Area;
+import zinctally.web.listing.Asked;
 import zinctally.web.listing.ListPage;
+import zinctally.web.listing.ListPage.Link;
 import zinctally.web.shell.May;
 
 /** The pages of what happens to goods between buying and selling. */
@@ -16,27 +24,54 @@ class HandleLists {
   @Bean
   @Order(5)
   Area handleArea() {
-    return Area.of(
+    return new Area(
         "handle",
         "Handle",
-        ListPage.at("/handle", "Adjustments")
-            .known("breakage shrinkage found lost count stock take waste")
-            .lists(a -> HandleListings.adjustments()),
-        ListPage.at("/handle/transfers", "Transfers")
-            .known("move goods between places van on the way")
-            .lists(a -> HandleListings.transfers()),
-        ListPage.at("/handle/short", "Short at a place")
-            .known("minimum maximum refill restock what places are short of")
-            .lists(a -> HandleListings.wanting())
-            .above(
-                "handle/short",
-                a ->
-                    Map.of(
-                        "mayBring", May.write(a.request().getUserPrincipal(), PaperKind.TRANSFER))),
-        ListPage.at("/handle/write-downs", "Write-downs")
-            .known("net realisable value impairment obsolete")
-            .lists(a -> HandleListings.writeDowns()),
-        ListPage.at("/handle/proposal", "Write-downs to propose")
-            .known("net realisable value slow"));
+        List.of(
+            group(
+                "Adjustments",
+                ListPage.at("/handle", "Adjustments")
+                    .known("breakage shrinkage found lost waste")
+                    .lists(a -> HandleListings.adjustments()),
+                ListPage.at("/handle/write-downs", "Write-downs")
+                    .known("net realisable value impairment obsolete")
+                    .lists(a -> HandleListings.writeDowns()),
+                ListPage.at("/handle/proposal", "Write-downs to propose")
+                    .known("net realisable value slow")),
+            group(
+                "Counts",
+                ListPage.at("/handle/counts", "Stock counts")
+                    .known("stock take inventory sheet scan physical counting")
+                    .lists(a -> CountListings.sheets())
+                    .makes(new Link("Begin a count", "/handle/counts/new")),
+                ListPage.at("/handle/counts/differences", "Differences")
+                    .known("count shrinkage loss surplus missing over")
+                    .lists(a -> HandleListings.counted()),
+                ListPage.at("/handle/counts/agreement", "How counts agree")
+                    .known("accuracy shrinkage by place group counter month")
+                    .lists(a -> CountListings.agreement(by(a)))
+                    .above("handle/agreement", a -> Map.of("by", by(a), "bys", By.values())),
+                ListPage.at("/handle/counts/last", "Counted last")
+                    .known("cycle count due not counted")
+                    .lists(a -> CountListings.lastCounted())),
+            group(
+                "Places",
+                ListPage.at("/handle/transfers", "Transfers")
+                    .known("move goods between places van on the way")
+                    .lists(a -> HandleListings.transfers()),
+                ListPage.at("/handle/short", "Short at a place")
+                    .known("minimum maximum refill restock what places are short of")
+                    .lists(a -> HandleListings.wanting())
+                    .above(
+                        "handle/short",
+                        a ->
+                            Map.of(
+                                "mayBring",
+                                May.write(a.request().getUserPrincipal(), PaperKind.TRANSFER))))));
+  }
+
+  private static By by(Asked asked) {
+    String word = asked.request().getParameter("by");
+    return Stream.of(By.values()).filter(b -> b.word().equals(word)).findFirst().orElse(By.PLACE);
   }
 }
