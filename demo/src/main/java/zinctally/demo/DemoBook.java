@@ -35,11 +35,13 @@ public class DemoBook {
 
   private final DemoOpening opening;
   private final DemoDays days;
+  private final DemoCounts counts;
 
   DemoBook(
       DraftStore drafts,
       DemoOpening opening,
       DemoDays days,
+      DemoCounts counts,
       DemoChanges changes,
       DemoBuying buying,
       DemoTrade trade,
@@ -47,6 +49,7 @@ public class DemoBook {
     this.drafts = drafts;
     this.opening = opening;
     this.days = days;
+    this.counts = counts;
     this.changes = changes;
     this.buying = buying;
     this.trade = trade;
@@ -61,6 +64,7 @@ public class DemoBook {
       if (day.getDayOfWeek() != DayOfWeek.SUNDAY) {
         papers += days.day(day);
         trade.day(day);
+        counts.day(day);
       }
     begin(
         PaperKind.BILL,
@@ -82,6 +86,7 @@ public class DemoBook {
     changes.write();
     buying.write();
     selling.write();
+    counts.open(END);
     LOG.info("The demo book is written: {} papers after the opening.", papers);
   }
 

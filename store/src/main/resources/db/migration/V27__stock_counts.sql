@@ -57,3 +57,10 @@ create table if not exists count_entry (
 alter table quantity_move add column if not exists at datetime(3) null default null comment 'when it was written; null: before V27';
 alter table quantity_move alter column at set default current_timestamp(3);
 alter table quantity_move add index if not exists move_by_moment (item_id, place_id, at);
+
+-- How often goods are counted follows from how much of their cost leaves in a year.
+create table if not exists item_class (
+  item_id bigint primary key references item (id),
+  class char(1) not null comment 'A, B or C',
+  index item_class_by_class (class, item_id)
+);

@@ -11,6 +11,7 @@ import java.util.Random;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
@@ -50,20 +51,39 @@ class RandomTradeTest {
           PaperKind.INVOICE,
           PaperKind.COUNTER_SALE,
           PaperKind.CUSTOMER_RETURN);
+  private static final List<PaperKind> HANDLING =
+      List.of(
+          PaperKind.BILL,
+          PaperKind.BILL,
+          PaperKind.CHARGE,
+          PaperKind.INVOICE,
+          PaperKind.INVOICE,
+          PaperKind.CUSTOMER_RETURN,
+          PaperKind.TRANSFER,
+          PaperKind.TRANSFER,
+          PaperKind.STOCK_COUNT,
+          PaperKind.STOCK_COUNT,
+          PaperKind.ADJUSTMENT);
   private FreshBook book;
   private Random dice;
 
   @ParameterizedTest
-  @ValueSource(strings = {"buying", "selling"})
+  @ValueSource(strings = {"buying", "selling", "handling"})
   void random_trade_in_any_order_ties_out_at_every_date(String way) {
     try (FreshBook own = new FreshBook()) {
       book = own;
       dice = new Random(20261123);
       own.get(TillStore.class).open("Store", 0, "tester");
-      List<PaperKind> kinds = way.equals("buying") ? BUYING : SELLING;
+      own.sql().sql("insert into place (name) values ('Van')").update();
+      List<PaperKind> kinds =
+          switch (way) {
+            case "buying" -> BUYING;
+            case "selling" -> SELLING;
+            default -> HANDLING;
+          };
       for (int i = 0; i < 4; i++) own.item("R" + i, i % 2 == 0 ? "FIFO" : "AVERAGE");
       List<Long> posted = new ArrayList<>();
-      if (kinds == SELLING)
+      if (kinds != BUYING)
         for (int i = 0; i < 4; i++) posted.add(own.bill("2026-01-15", "R" + i, "60", "3.33"));
       for (int n = 0; n < 170; n++) {
         try {
@@ -129,7 +149,7 @@ class RandomTradeTest {
   /** Some paper; what is only asked about is answered with yes. */
   private long anything(PaperKind kind) {
     String item = "R" + dice.nextInt(4);
-    boolean selling = kind.side().orElseThrow().name().equals("CUSTOMER");
+    boolean selling = kind.isWith(Party.Kind.CUSTOMER);
     Map<String, String> more = new HashMap<>();
     Map<String, String> row = new HashMap<>();
     row.put("item", item);
@@ -163,12 +183,20 @@ class RandomTradeTest {
         row.put("bill", bill());
         more.putAll(Map.of("what", "Freight", "amount", "%d.%02d".formatted(dice.nextInt(4), 37)));
       }
+      case TRANSFER -> more.put("into", "Van");
+      case ADJUSTMENT ->
+          row.putAll(Map.of("reason", "Breakage", "quantity", String.valueOf(dice.nextInt(9) - 6)));
+      case STOCK_COUNT -> {
+        row.put("expected", String.valueOf(dice.nextInt(20)));
+        row.put("counted", String.valueOf(dice.nextInt(20)));
+      }
       default -> {}
     }
+    String place = kind == PaperKind.INVOICE && dice.nextInt(3) == 0 ? "Van" : "Store";
     more.put("date", LocalDate.of(2026, 2, 1).plusDays(dice.nextInt(120)).toString());
     more.put("supplier", "Orrin Joinery");
     more.put("customer", "Fenwick Garden");
-    more.put("place", "Store");
+    more.put("place", place);
     return book.postAgreed(kind, more, List.of(row));
   }
 

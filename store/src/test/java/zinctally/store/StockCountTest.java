@@ -25,10 +25,14 @@ import zinctally.store.count.CountClosing;
 import zinctally.store.count.CountClosing.Uncounted;
 import zinctally.store.count.CountLine;
 import zinctally.store.count.CountLines;
+import zinctally.store.count.CountListings;
 import zinctally.store.count.CountSheet;
 import zinctally.store.count.CountSheets;
 import zinctally.store.count.Counting;
 import zinctally.store.count.Scope;
+import zinctally.store.count.StockClasses;
+import zinctally.store.listing.Ask;
+import zinctally.store.listing.ListingStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
 
@@ -240,6 +244,45 @@ class StockCountTest {
                 sheet, new Counting.Counted(item("WAX"), 0, Quantity.of("10"), "", counted), "ada");
     assertThat(List.of(line.expected(), line.apart(), line.since()))
         .containsExactly(Quantity.of("10"), Quantity.ZERO, Quantity.of("-1"));
+  }
+
+  /** By hand: of 100.00 that left, 85.00 were wax and 12.00 jars; 3.00 lids. */
+  @Test
+  void goods_are_due_as_often_as_their_class_asks() {
+    book.item("LID", "FIFO");
+    String day = LocalDate.now().minusDays(10).toString();
+    book.bill(day, "WAX", "90", "1.00", "JAR", "20", "1.00", "LID", "20", "1.00");
+    book.invoice(day, "WAX", "85", "2", "JAR", "12", "2", "LID", "3", "2");
+    StockClasses classes = book.get(StockClasses.class);
+    classes.renew();
+    assertThat(
+            book.sql()
+                .sql(
+                    "select concat(i.code, ' ', c.class) from item_class c"
+                        + " join item i on i.id = c.item_id order by c.class")
+                .query(String.class)
+                .list())
+        .containsExactly("WAX A", "JAR B", "LID C");
+    long sheet = sheet(Scope.ALL, "", PLAIN);
+    for (String[] one : new String[][] {{"WAX", "5"}, {"JAR", "8"}, {"LID", "17"}})
+      count(sheet, one[0], one[1], "ada");
+    book.get(CountClosing.class).close(sheet, Optional.empty(), "tester");
+    assertThat(due()).isEmpty();
+    book.sql().sql("update count_line set counted_at = now() - interval 31 day").update();
+    assertThat(due()).containsExactly("WAX");
+    book.sql().sql("update count_line set counted_at = now() - interval 91 day").update();
+    assertThat(due()).containsExactly("WAX", "JAR");
+    long drawn = classes.begin(Ask.ALL, PLAIN, "tester").get(0);
+    assertThat(codes(drawn)).containsExactly("JAR", "WAX");
+    assertThat(due()).isEmpty();
+    assertThat(codes(sheet(Scope.CLASS, "C", PLAIN))).containsExactly("LID");
+  }
+
+  private List<String> due() {
+    List<String> due = new ArrayList<>();
+    book.get(ListingStore.class)
+        .all(CountListings.due(), Ask.ALL, row -> due.add(String.valueOf(row.get("code"))));
+    return due;
   }
 
   @Test

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
@@ -137,8 +138,8 @@ public class CountClosing {
     Map<String, String> row = new HashMap<>();
     Quantity counted = line.apart().plus(line.expected());
     row.put("item", line.code());
-    row.put("expected", line.units().typed(line.expected()));
-    row.put("counted", line.units().typed(counted));
+    row.put("expected", Figures.plain(line.expected().decimal()));
+    row.put("counted", Figures.plain(counted.decimal()));
     if (!line.lotCode().isEmpty()) row.put("numbers", line.lotCode());
     if (line.reason() != null) row.put("reason", reasons.getOrDefault(line.reason(), ""));
     return row;

@@ -43,7 +43,7 @@ public class CountSheets {
 
     private String words() {
       String one = value.strip().replaceAll("\\s+", " ");
-      String words = scope.named() ? scope.words() + ": " + one : scope.words();
+      String words = scope.named() ? scope.brief() + " " + one : scope.brief();
       return words.length() > 200 ? words.substring(0, 199) + "…" : words;
     }
   }

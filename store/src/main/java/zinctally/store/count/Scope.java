@@ -2,19 +2,27 @@ package zinctally.store.count;
 
 /** Which goods of a place a sheet is drawn for. */
 public enum Scope {
-  ALL("Everything there", "true"),
-  SHELF("A shelf, or those that begin so", "left(i.shelf, char_length(:value)) = :value"),
+  ALL("Everything there", "Everything", "true"),
+  SHELF("A shelf, or those that begin so", "Shelf", "left(i.shelf, char_length(:value)) = :value"),
   GROUP(
       "A group, with those under it",
+      "Group",
       """
       i.group_id in (
         with recursive below as (
           select id from item_group where name = :value
           union all select g.id from item_group g join below b on g.parent_id = b.id)
         select id from below)"""),
-  SUPPLIER("Goods of a usual supplier", "i.supplier = :value"),
-  MOVED("What moved since it was counted there", Scope.MOVED_SINCE),
-  ITEMS("These items", "i.code in (:values)");
+  SUPPLIER("Goods of a usual supplier", "Supplier", "i.supplier = :value"),
+  CLASS(
+      "Goods of class A, B or C",
+      "Class",
+      "exists (select 1 from item_class k where k.item_id = i.id and k.class = :value)"),
+  MOVED(
+      "What moved since it was counted there",
+      "What moved since it was counted",
+      Scope.MOVED_SINCE),
+  ITEMS("These items", "Items", "i.code in (:values)");
 
   private static final String MOVED_SINCE =
       """
@@ -27,15 +35,22 @@ public enum Scope {
               and (c.paper_id is null or m.paper_id <> c.paper_id)), '1000-01-01'))""";
 
   private final String words;
+  private final String brief;
   private final String sql;
 
-  Scope(String words, String sql) {
+  Scope(String words, String brief, String sql) {
     this.words = words;
+    this.brief = brief;
     this.sql = sql;
   }
 
   public String words() {
     return words;
+  }
+
+  /** What a sheet says of it. */
+  String brief() {
+    return brief;
   }
 
   /** Whether it needs to be said which one. */

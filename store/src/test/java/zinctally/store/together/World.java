@@ -5,13 +5,20 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import zinctally.core.cost.Method;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.store.FreshBook;
 import zinctally.store.book.SetUp;
+import zinctally.store.count.CountClosing;
+import zinctally.store.count.CountSheet;
+import zinctally.store.count.CountSheets;
+import zinctally.store.count.Counting;
+import zinctally.store.count.Scope;
 import zinctally.store.goods.ItemCard;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.goods.ItemWriter;
@@ -41,6 +48,8 @@ final class World {
   final long ordered;
   final long till;
   private final long draft;
+  private final long counting;
+  private final long counted;
   final String order;
   final String goods;
   final String untracked;
@@ -83,7 +92,45 @@ final class World {
     rent = post(PaperKind.BILL, head, rows("item price", "6000", "30.00"));
     till = book.get(TillStore.class).open("Store", 5000, "tester");
     draft = draft(PaperKind.INVOICE, "2026-03-08", "item quantity price", "G" + n, "1", "5.00");
+    book.sql().sql("insert ignore into place (name) values ('Van')").update();
+    counting = sheet("2026-03-09");
+    long done = sheet("2026-03-08");
+    count(done);
+    counted = book.get(CountClosing.class).close(done, Optional.empty(), "tester").orElseThrow();
     deeds();
+  }
+
+  private long sheet(String date) {
+    return book.get(CountSheets.class)
+        .begin(
+            new CountSheets.Wanted(
+                "Store",
+                LocalDate.parse(date),
+                Scope.ITEMS,
+                goods,
+                new CountSheet.Rules(false, false, null, null)),
+            "tester");
+  }
+
+  private Object count() {
+    return count(counting);
+  }
+
+  private Object count(long sheet) {
+    long item =
+        book.sql()
+            .sql("select id from item where code = ?")
+            .param(goods)
+            .query(Long.class)
+            .single();
+    return book.get(Counting.class)
+        .enter(sheet, new Counting.Counted(item, 0, Quantity.of("12"), "", null), "tester");
+  }
+
+  private Object elsewhere() {
+    Map<String, String> head = fields("2026-03-08");
+    head.put("into", "Van");
+    return post(PaperKind.TRANSFER, head, rows("item quantity", goods, "15"));
   }
 
   private void deeds() {
@@ -113,6 +160,9 @@ final class World {
     does("makes the customer one with another", () -> mergeCustomer());
     does("changes a method", () -> changeMethod());
     does("buys what never moved", () -> buyFirst());
+    does("takes goods elsewhere", () -> elsewhere());
+    does("counts a piece", () -> count());
+    does("posts a count", () -> book.get(Posting.class).post(counted, "tester"));
     does("saves a draft", () -> save());
     does("posts the draft", () -> book.get(Posting.class).post(draft, "tester"));
   }

@@ -19,9 +19,7 @@ import zinctally.store.count.CountSheet;
 import zinctally.store.count.CountSheets;
 import zinctally.store.count.Counting;
 import zinctally.store.count.Scanned;
-import zinctally.store.people.Person;
 import zinctally.store.setup.SetupStore;
-import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.Sells;
 import zinctally.web.shell.SetsUp;
@@ -70,8 +68,7 @@ class CountingController {
       @RequestParam(defaultValue = "all") String which,
       @RequestParam(defaultValue = "") String find,
       @RequestParam(defaultValue = "0") int from,
-      Model model,
-      Principal who) {
+      Model model) {
     Which shown =
         Arrays.stream(Which.values())
             .filter(w -> w.name().equalsIgnoreCase(which))
@@ -79,7 +76,7 @@ class CountingController {
             .orElse(Which.ALL);
     int first = Math.max(0, from);
     List<CountLine> part = lines.page(id, shown, find, first, PAGE + 1);
-    top(id, model, who);
+    top(id, model);
     model.addAttribute("which", shown);
     model.addAttribute("whiches", Which.values());
     model.addAttribute("find", find);
@@ -89,8 +86,7 @@ class CountingController {
     return "handle/count";
   }
 
-  private void top(long id, Model model, Principal who) {
-    model.addAttribute("mayCount", May.role(who) != Person.Role.READER);
+  private void top(long id, Model model) {
     model.addAttribute("sheet", sheet(id));
     model.addAttribute("progress", sheets.progress(id));
   }
@@ -109,7 +105,6 @@ class CountingController {
         id,
         "handle/count-parts :: scanned",
         model,
-        who,
         () -> counting.enter(id, scanned.read(what, quantity, cut(spot)), who.getName()));
   }
 
@@ -129,7 +124,6 @@ class CountingController {
         id,
         "handle/count-parts :: entered",
         model,
-        who,
         () ->
             counting.enter(
                 id,
@@ -142,8 +136,7 @@ class CountingController {
     return spot.length() > LONGEST_SPOT ? spot.substring(0, LONGEST_SPOT) : spot;
   }
 
-  private String answer(
-      long id, String view, Model model, Principal who, Supplier<CountLine> entered) {
+  private String answer(long id, String view, Model model, Supplier<CountLine> entered) {
     try {
       model.addAttribute("line", entered.get());
       model.addAttribute("added", true);
@@ -152,7 +145,7 @@ class CountingController {
       if (model.getAttribute("line") instanceof CountLine at)
         model.addAttribute("wrongAt", at.id());
     }
-    top(id, model, who);
+    top(id, model);
     return view;
   }
 
@@ -178,7 +171,7 @@ class CountingController {
   /** One line: each entry, and what can be done about it. */
   @GetMapping("/handle/counts/{id:\\d+}/lines/{line:\\d+}")
   String entries(@PathVariable long id, @PathVariable long line, Model model, Principal who) {
-    top(id, model, who);
+    top(id, model);
     model.addAttribute("line", line(id, line));
     model.addAttribute("entries", lines.entries(line));
     model.addAttribute("reasons", setup.reasons().stream().filter(SetupStore.Row::active).toList());

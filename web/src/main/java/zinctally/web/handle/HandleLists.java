@@ -9,8 +9,8 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.listing.CountListings;
-import zinctally.store.listing.CountListings.By;
+import zinctally.store.count.CountListings;
+import zinctally.store.count.CountListings.By;
 import zinctally.store.listing.HandleListings;
 import zinctally.web.listing.Area;
 import zinctally.web.listing.Asked;
@@ -44,14 +44,18 @@ class HandleLists {
                     .known("stock take inventory sheet scan physical counting")
                     .lists(a -> CountListings.sheets())
                     .makes(new Link("Begin a count", "/handle/counts/new")),
-                ListPage.at("/handle/counts/differences", "Differences")
+                ListPage.at("/handle/differences", "Differences")
                     .known("count shrinkage loss surplus missing over")
                     .lists(a -> HandleListings.counted()),
-                ListPage.at("/handle/counts/agreement", "How counts agree")
+                ListPage.at("/handle/agreement", "How counts agree")
                     .known("accuracy shrinkage by place group counter month")
                     .lists(a -> CountListings.agreement(by(a)))
                     .above("handle/agreement", a -> Map.of("by", by(a), "bys", By.values())),
-                ListPage.at("/handle/counts/last", "Counted last")
+                ListPage.at("/handle/due", "To count today")
+                    .known("cycle count abc class due")
+                    .lists(a -> CountListings.due())
+                    .above("handle/due", a -> Map.of()),
+                ListPage.at("/handle/counted", "Counted last")
                     .known("cycle count due not counted")
                     .lists(a -> CountListings.lastCounted())),
             group(

@@ -126,6 +126,7 @@ class Doors {
   private static CookieCsrfTokenRepository tokens() {
     CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
     tokens.setCookieName("zinc-form");
+    tokens.setHeaderName("X-CSRF-TOKEN"); // as the scripts send it
     tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
     return tokens;
   }

@@ -46,6 +46,17 @@ public class Sees implements HandlerInterceptor, WebMvcConfigurer {
           "/drafts/*/later",
           "/sell/sales/**",
           "/sell/commission");
+
+  /** Who counts sees how many there are, and not what they cost. */
+  private static final List<PathPattern> COUNTING =
+      patterns(
+          "/handle/counts",
+          "/handle/counts/*",
+          "/handle/counts/*/scan",
+          "/handle/counts/*/paste",
+          "/handle/counts/*/print",
+          "/handle/counts/*/lines/**");
+
   private static final List<PathPattern> OF_CHANGES =
       patterns("/papers/*/amend", "/papers/*/void/**");
   private static final String PAPER = "/papers/{id}";
@@ -79,7 +90,7 @@ public class Sees implements HandlerInterceptor, WebMvcConfigurer {
     public boolean page(String address) {
       return (given.changes() || !matches(OF_CHANGES, address))
           && (given.ledger() || !matches(OF_LEDGER, address))
-          && (given.costs() || !matches(OF_COSTS, address));
+          && (given.costs() || !matches(OF_COSTS, address) || matches(COUNTING, address));
     }
 
     /** Papers that are not about a customer tell what goods cost. */

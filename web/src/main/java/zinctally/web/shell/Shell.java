@@ -51,7 +51,7 @@ class Shell {
           new Leaf("goods", "Goods", "items, costs", "/goods"),
           new Leaf("buy", "Buy", "orders, bills", "/buy"),
           new Leaf("sell", "Sell", "orders, cash", "/sell"),
-          new Leaf("handle", "Handle", "adjust stock", "/handle"),
+          new Leaf("handle", "Handle", "adjust, count", "/handle"),
           new Leaf("prove", "Prove", "tie out, ledger", "/prove"),
           new Leaf("ask", "Ask", "lists, values", "/ask"));
 
@@ -67,7 +67,11 @@ class Shell {
     model.addAttribute(
         "index",
         INDEX.stream()
-            .map(l -> by.page(l.href()) ? l : l.or("ask", "/ask/places"))
+            .map(
+                l ->
+                    by.page(l.href())
+                        ? l
+                        : l.or("ask", "/ask/places").or("handle", "/handle/counts"))
             .filter(l -> by.page(l.href()))
             .toList());
     model.addAttribute("newPapers", NEW.stream().filter(k -> May.write(principal, k)).toList());

@@ -1,4 +1,4 @@
-package zinctally.store.listing;
+package zinctally.store.count;
 
 import static zinctally.store.listing.Listing.Type.DATE;
 import static zinctally.store.listing.Listing.Type.HIDDEN;
@@ -13,12 +13,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
-import zinctally.store.count.CountLines;
-import zinctally.store.count.CountSheet;
+import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listing.Column;
 
 /** Count sheets, what stands on them, and how well counts agree with the book. */
 public final class CountListings {
+  private static final String ITEM = "/goods/item/{item_id}";
+  private static final int MOST = 100_000;
+
   private CountListings() {}
 
   /** Every sheet. */
@@ -69,8 +71,8 @@ public final class CountListings {
                 new Column("item_id", "", "i.id", HIDDEN),
                 new Column("line_id", "", "l.id", HIDDEN),
                 new Column("shelf", "Shelf", "i.shelf", TEXT),
-                new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
-                new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
+                new Column("code", "Code", "i.code", TEXT, ITEM),
+                new Column("item", "Item", "i.name", TEXT, ITEM),
                 new Column("lot", "Lot or serial", "coalesce(t.code, '')", TEXT),
                 new Column("expected", "Expected", "l.expected", QUANTITY),
                 new Column(
@@ -99,7 +101,7 @@ public final class CountListings {
             "concat(lpad(l.id, 12, '0'))",
             "shelf",
             "Nothing of that is on this sheet.")
-        .addedUpTo(GoodsListings.ALL_ITEMS);
+        .addedUpTo(MOST);
   }
 
   /** By what the agreement of counts is looked at. */
@@ -154,33 +156,65 @@ public final class CountListings {
         "No count is done yet.");
   }
 
+  private static final String COUNTED_LAST =
+      """
+      place_stock k join item i on i.id = k.item_id join place p on p.id = k.place_id
+      join item_group g on g.id = i.group_id
+      left join item_class a on a.item_id = i.id
+      left join (
+        select l.item_id, s.place_id, max(l.counted_at) as at
+        from count_line l join count_sheet s on s.id = l.sheet_id and s.state = 'POSTED'
+          and s.date > current_date - interval 2 year
+        where l.counted_at is not null group by l.item_id, s.place_id) c
+        on c.item_id = k.item_id and c.place_id = k.place_id
+      where k.quantity <> 0""";
+
+  /** Days after which an item is counted again. */
+  private static final String CYCLE =
+      "case a.class when 'A' then %d when 'B' then %d else %d end"
+          .formatted(
+              StockClasses.CYCLE.get("A"),
+              StockClasses.CYCLE.get("B"),
+              StockClasses.CYCLE.get("C"));
+
   /** What is at each place, and when it was counted there last. */
   public static Listing lastCounted() {
+    return counted("When goods were counted last", COUNTED_LAST, "at", "Nothing is anywhere.");
+  }
+
+  /** What was not counted for longer than its class asks, and is on no sheet that is open. */
+  public static Listing due() {
+    return counted(
+        "To count today",
+        COUNTED_LAST
+            + " and p.active and i.active and coalesce(datediff(current_date, c.at) > "
+            + CYCLE
+            + """
+              , true) and not exists (
+                select 1 from count_line o join count_sheet w on w.id = o.sheet_id
+                where o.item_id = i.id and w.place_id = p.id and w.state in ('OPEN', 'CLOSED'))""",
+        "class",
+        "Nothing is due: all that is anywhere was counted as often as its class asks.");
+  }
+
+  private static Listing counted(String name, String from, String sort, String empty) {
     return new Listing(
-        "When goods were counted last",
-        """
-        place_stock k join item i on i.id = k.item_id join place p on p.id = k.place_id
-        join item_group g on g.id = i.group_id
-        left join (
-          select l.item_id, s.place_id, max(l.counted_at) as at
-          from count_line l join count_sheet s on s.id = l.sheet_id and s.state = 'POSTED'
-            and s.date > current_date - interval 2 year
-          where l.counted_at is not null group by l.item_id, s.place_id) c
-          on c.item_id = k.item_id and c.place_id = k.place_id
-        where k.quantity <> 0""",
+        name,
+        from,
         Map.of(),
         List.of(
             new Column("item_id", "", "i.id", HIDDEN),
             new Column("place", "Place", "p.name", TEXT),
             new Column("shelf", "Shelf", "i.shelf", TEXT),
-            new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
-            new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
+            new Column("code", "Code", "i.code", TEXT, ITEM),
+            new Column("item", "Item", "i.name", TEXT, ITEM),
             new Column("group", "Group", "g.name", TEXT),
+            new Column("class", "Class", "coalesce(a.class, 'C')", TEXT),
             new Column("here", "Here", "k.quantity", QUANTITY),
             new Column("at", "Counted last", "c.at", TIME),
             new Column("days", "Days since", "datediff(current_date, c.at)", NUMBER)),
         "concat(lpad(i.id, 12, '0'), '.', lpad(p.id, 8, '0'))",
-        "at",
-        "Nothing is anywhere.");
+        sort,
+        empty);
   }
 }
