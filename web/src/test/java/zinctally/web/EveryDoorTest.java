@@ -138,6 +138,19 @@ class EveryDoorTest extends OwnBookTest {
         });
   }
 
+  /** Else all that is refused above would be refused for its token, whoever sent it. */
+  @Test
+  void what_a_script_sends_with_its_token_is_taken() {
+    Door door = new Door(RequestMethod.POST, "/handle/due/classes", Set.of());
+    assertThat(tries(PEOPLE.get(Role.BOOKKEEPER), door).status()).isEqualTo(302);
+    assertThat(tries(PEOPLE.get(Role.COUNTER), door).status()).isEqualTo(403);
+    assertThat(
+            page.request()
+                .post(door.at(), RequestOptions.create().setHeader("X-CSRF-TOKEN", "none"))
+                .status())
+        .isEqualTo(403);
+  }
+
   @Test
   void who_is_not_given_costs_comes_upon_none() {
     item("ODD", "FIFO", "SERIAL");

@@ -54,7 +54,8 @@ class Shots {
       views.put("amend", "/drafts/" + amendment(desk));
       views.put("opening", "/opening");
       views.put("counter", "/drafts/" + counter(desk));
-      views.put("to-deliver", "/sell/to-deliver");
+      views.put(
+          "count", "/handle/counts/" + id(desk, "select max(id) from count_sheet") + "?which=left");
       views.put(
           "customer",
           "/sell/customer/"
