@@ -138,11 +138,15 @@ public class CountClosing {
     Map<String, String> row = new HashMap<>();
     Quantity counted = line.apart().plus(line.expected());
     row.put("item", line.code());
-    row.put("expected", Figures.plain(line.expected().decimal()));
-    row.put("counted", Figures.plain(counted.decimal()));
+    row.put("expected", plain(line.expected()));
+    row.put("counted", plain(counted));
     if (!line.lotCode().isEmpty()) row.put("numbers", line.lotCode());
     if (line.reason() != null) row.put("reason", reasons.getOrDefault(line.reason(), ""));
     return row;
+  }
+
+  private static String plain(Quantity quantity) {
+    return Figures.plain(quantity.decimal().stripTrailingZeros());
   }
 
   private Map<Long, String> reasons() {

@@ -61,6 +61,13 @@ public class DayStore {
     return sql.sql("select count(*) from item where to_complete").query(Long.class).single();
   }
 
+  /** Count sheets that are not done. */
+  public long counting() {
+    return sql.sql("select count(*) from count_sheet where state in ('OPEN', 'CLOSED')")
+        .query(Long.class)
+        .single();
+  }
+
   /** Purchase orders that wait for approval. */
   public long toApprove() {
     return sql.sql(

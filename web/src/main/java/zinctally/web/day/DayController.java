@@ -214,6 +214,15 @@ class DayController {
               null,
               "See them",
               "/buy/orders?filter=approval"));
+    long counting = days.counting();
+    if (counting > 0)
+      waiting.add(
+          new Waiting(
+              count(counting, "stock count is not done yet", "stock counts are not done yet"),
+              "",
+              null,
+              "See to them",
+              "/handle/counts"));
     long soldShort = days.soldShort();
     if (soldShort > 0)
       waiting.add(
