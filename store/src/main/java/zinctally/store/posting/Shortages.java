@@ -22,7 +22,7 @@ import zinctally.core.papers.plan.Plan;
 /** Says where goods would go under zero, and what else a pool refuses. */
 @Component
 class Shortages {
-  private static final int CHUNK = 1000;
+  private static final int CHUNK = 500;
   private final JdbcClient sql;
 
   Shortages(JdbcClient sql) {
@@ -127,23 +127,27 @@ class Shortages {
     Here here = new Here(new HashMap<>(), new HashMap<>());
     List<Key> all = List.copyOf(keys);
     for (int from = 0; from < all.size(); from += CHUNK) {
-      List<Object[]> pairs =
-          all.subList(from, Math.min(all.size(), from + CHUNK)).stream()
-              .map(k -> new Object[] {k.item(), k.place()})
-              .toList();
+      List<Key> some = all.subList(from, Math.min(all.size(), from + CHUNK));
+      List<Long> items = some.stream().map(Key::item).distinct().toList();
+      List<Long> places = some.stream().map(Key::place).distinct().toList();
+      // by both columns at once the database would look through all that ever moved
       sql.sql(
-              "select item_id, place_id, quantity from place_stock"
-                  + " where (item_id, place_id) in (:pairs)")
-          .param("pairs", pairs)
+              """
+              select item_id, place_id, quantity from place_stock
+              where item_id in (:items) and place_id in (:places)
+              """)
+          .param("items", items)
+          .param("places", places)
           .query((row, n) -> here.now.put(new Key(row.getLong(1), row.getLong(2)), row.getLong(3)))
           .list();
       sql.sql(
               """
               select item_id, place_id, date, sum(quantity) from quantity_move
-              where (item_id, place_id) in (:pairs) and date > :after
+              where item_id in (:items) and place_id in (:places) and date > :after
               group by item_id, place_id, date
               """)
-          .param("pairs", pairs)
+          .param("items", items)
+          .param("places", places)
           .param("after", after)
           .query(
               (row, n) ->
