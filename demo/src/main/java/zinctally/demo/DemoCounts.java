@@ -14,6 +14,7 @@ import zinctally.store.count.CountSheet;
 import zinctally.store.count.CountSheets;
 import zinctally.store.count.Counting;
 import zinctally.store.count.Scope;
+import zinctally.store.count.StockClasses;
 import zinctally.store.posting.Posting;
 
 /** What is counted in the demo book: a group each month, the barn being counted at the end. */
@@ -33,6 +34,7 @@ class DemoCounts {
   private final CountLines lines;
   private final Counting counting;
   private final CountClosing closing;
+  private final StockClasses classes;
   private final Posting posting;
   private final JdbcClient sql;
   private int counts;
@@ -42,12 +44,14 @@ class DemoCounts {
       CountLines lines,
       Counting counting,
       CountClosing closing,
+      StockClasses classes,
       Posting posting,
       JdbcClient sql) {
     this.sheets = sheets;
     this.lines = lines;
     this.counting = counting;
     this.closing = closing;
+    this.classes = classes;
     this.posting = posting;
     this.sql = sql;
   }
@@ -71,6 +75,7 @@ class DemoCounts {
     int at = 0;
     for (CountLine line : lines.page(sheet, CountLines.Which.ALL, "", 0, 500))
       if (at++ % 5 < 3) count(sheet, line);
+    classes.renew();
   }
 
   private long begin(LocalDate day, Scope scope, String value) {

@@ -3,35 +3,49 @@ package zinctally.web.picture;
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.oned.Code128Writer;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.Base64;
+import javax.imageio.ImageIO;
 
 /**
- * A barcode (ISO/IEC 15417, Code 128) as a path to be drawn, one unit high.
+ * A barcode (ISO/IEC 15417, Code 128) as a picture for paper.
  *
- * @param width in modules, quiet zones included
- * @param path the dark bars
+ * @param png empty for a text that has none
  */
-public record BarPicture(int width, String path) {
-  private static final int QUIET = 10; // ISO/IEC 15417: ten modules on each side
+public record BarPicture(byte[] png) {
+  private static final int LONGEST = 40;
+  private static final int MODULE = 3; // dots, so that it stays sharp
+  private static final int HEIGHT = 48;
+  private static final int WHITE = 0xffffff;
 
   /** Of a text of letters, digits and signs of ASCII; none for any other. */
   public static BarPicture of(String text) {
-    if (text.isEmpty() || !text.chars().allMatch(c -> c >= ' ' && c < 127) || text.length() > 40)
-      return new BarPicture(0, "");
+    if (text.isEmpty()
+        || !text.chars().allMatch(c -> c >= ' ' && c < 127)
+        || text.length() > LONGEST) return new BarPicture(new byte[0]);
     BitMatrix bars = new Code128Writer().encode(text, BarcodeFormat.CODE_128, 0, 1);
-    int first = 0;
-    while (!bars.get(first, 0)) first++;
-    StringBuilder path = new StringBuilder();
-    int last = first;
-    for (int x = first; x < bars.getWidth(); x++)
-      if (bars.get(x, 0)) {
-        path.append("M%d 0h1v1h-1z".formatted(x - first + QUIET));
-        last = x;
-      }
-    return new BarPicture(last - first + 1 + 2 * QUIET, path.toString());
+    BufferedImage picture =
+        new BufferedImage(bars.getWidth() * MODULE, HEIGHT, BufferedImage.TYPE_BYTE_BINARY);
+    for (int x = 0; x < picture.getWidth(); x++)
+      for (int y = 0; y < HEIGHT; y++) if (!bars.get(x / MODULE, 0)) picture.setRGB(x, y, WHITE);
+    try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+      ImageIO.write(picture, "png", out);
+      return new BarPicture(out.toByteArray());
+    } catch (IOException never) {
+      throw new UncheckedIOException(never);
+    }
   }
 
   /** Whether there is anything to be drawn. */
   public boolean drawn() {
-    return width > 0;
+    return png.length > 0;
+  }
+
+  /** The picture in the address of itself. */
+  public String src() {
+    return "data:image/png;base64," + Base64.getEncoder().encodeToString(png);
   }
 }
