@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.LongSupplier;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import zinctally.core.number.Quantity;
 import zinctally.store.count.CountClosing;
 import zinctally.store.count.CountLine;
@@ -35,8 +37,9 @@ final class CountBench {
         }
         book.post(book.bill(DATE.minusDays(9), BenchBook.rows(cells.toArray(String[]::new))));
       }
-      long small = begin(book, Scope.SHELF, "x");
-      for (int i = 0; i < lines / 10; i++) scan(book, small, i);
+      String tenth =
+          IntStream.range(0, lines / 10).mapToObj(i -> "C-" + i).collect(Collectors.joining("\n"));
+      long small = begin(book, Scope.ITEMS, tenth);
       long sheet = begin(book, Scope.ALL, "");
       long whole = open(book, sheet);
       Figures.say(

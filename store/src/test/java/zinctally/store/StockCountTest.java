@@ -286,6 +286,18 @@ class StockCountTest {
   }
 
   @Test
+  void a_sheet_of_what_is_not_there_is_not_drawn() {
+    book.bill("2026-01-10", "WAX", "10", "2.00");
+    assertThatThrownBy(() -> sheet(Scope.ITEMS, "WAX\nHONY", PLAIN))
+        .hasMessageContaining("has the code \"HONY\"");
+    assertThatThrownBy(() -> sheet(Scope.GROUP, "Jars", PLAIN))
+        .hasMessageContaining("Nothing that Store has is of that.");
+    assertThat(book.sql().sql("select count(*) from count_sheet").query(Long.class).single())
+        .isZero();
+    assertThat(codes(sheet(Scope.ITEMS, "jar, wax\n", PLAIN))).containsExactly("JAR", "WAX");
+  }
+
+  @Test
   void a_paper_names_only_a_closed_sheet_of_its_place() {
     book.bill("2026-01-10", "WAX", "10", "2.00");
     long sheet = sheet(Scope.ALL, "", PLAIN);

@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -38,7 +39,10 @@ public class CountSheets {
   public record Wanted(
       String place, LocalDate date, Scope scope, String value, CountSheet.Rules rules) {
     private List<String> values() {
-      return Arrays.stream(value.split("[\\n,;]+")).map(String::strip).toList();
+      return Arrays.stream(value.split("[\\n,;]+"))
+          .map(String::strip)
+          .filter(v -> !v.isEmpty())
+          .toList();
     }
 
     private String words() {
@@ -53,6 +57,8 @@ public class CountSheets {
    * is none.
    *
    * @return its number
+   * @throws Refused when an item that is listed does not exist, or nothing there is of what is
+   *     asked
    */
   public long begin(Wanted wanted, String login) {
     return retrying.run(
@@ -76,15 +82,34 @@ public class CountSheets {
                       .param(rules.quantity() == null ? null : rules.quantity().micros())
                       .param(rules.value())
                       .param(login));
-          draw(sheet, place, wanted);
+          if (wanted.scope() == Scope.ITEMS) known(wanted.values());
+          if (draw(sheet, place, wanted) == 0 && wanted.scope().named())
+            refuse("value", "Nothing that " + wanted.place() + " has is of that.");
           audit.write(login, "count", sheet, "begin", wanted.place() + ", " + wanted.words());
           return sheet;
         });
   }
 
-  private void draw(long sheet, long place, Wanted wanted) {
+  private void known(List<String> codes) {
+    List<String> there =
+        sql.sql("select lower(code) from item where code in (:codes) and kind = 'STOCKED'")
+            .param("codes", codes)
+            .query(String.class)
+            .list();
+    codes.stream()
+        .filter(c -> !there.contains(c.toLowerCase(Locale.ROOT)))
+        .findFirst()
+        .ifPresent(
+            c -> refuse("value", "No item that is kept in stock has the code \"" + c + "\"."));
+  }
+
+  private static void refuse(String cell, String says) {
+    throw new Refused(List.of(new Fault(cell, says)));
+  }
+
+  private int draw(long sheet, long place, Wanted wanted) {
     String there = wanted.scope() == Scope.ITEMS ? "true" : "coalesce(s.quantity, 0) <> 0";
-    sql.sql(
+    return sql.sql(
             """
             insert into count_line (sheet_id, item_id, lot_id)
             select :sheet, i.id, 0 from item i

@@ -91,9 +91,13 @@ class CountController {
   String begin(@RequestParam Map<String, String> typed, Model model, Principal who) {
     Map<String, String> faults = new LinkedHashMap<>();
     CountSheets.Wanted wanted = wanted(new Typed(typed, faults), faults);
-    return faults.isEmpty()
-        ? "redirect:/handle/counts/" + sheets.begin(wanted, who.getName())
-        : form(typed, faults, model);
+    if (!faults.isEmpty()) return form(typed, faults, model);
+    try {
+      return "redirect:/handle/counts/" + sheets.begin(wanted, who.getName());
+    } catch (Refused refused) {
+      refused.faults().forEach(f -> faults.put(f.cell(), f.says()));
+      return form(typed, faults, model);
+    }
   }
 
   private CountSheets.Wanted wanted(Typed cells, Map<String, String> faults) {

@@ -71,6 +71,7 @@ public final class StockCountReader {
     if (!seen.add(Map.entry(item.id(), item.tracked() ? row.cell("numbers") : "")))
       row.fault("item", item.name() + " has a line already; counts of one item are added up.");
     Reason reason = Found.reason(in, row, false);
+    String memo = row.memo();
     Long value = apart == null ? null : Found.worth(row, item, apart, in.book::presentCost);
     row.facts(item, counted, value);
     if (apart == null) return null;
@@ -87,7 +88,7 @@ public final class StockCountReader {
         value,
         reason == null ? "" : reason.name(),
         reason == null ? in.book.account(Role.COUNT_DIFFERENCES).id() : reason.account(),
-        row.cell("memo"),
+        memo,
         given);
   }
 

@@ -58,7 +58,7 @@ public final class AccountRowsReader {
       long item = opening ? 0 : itemOf(row);
       if (account.isEmpty()) continue;
       row.facts(new Reading.RowFacts(item, account.get().label(), "", amount));
-      String memo = row.cell("memo");
+      String memo = row.memo();
       if (amount != 0)
         lines.add(new JournalLine(account.get().id(), item, 0, new Money(amount), memo));
     }

@@ -42,6 +42,7 @@ public final class TransferReader {
     Units.Typed quantity =
         row.above(item.units(), "; what comes back is a transfer the other way.");
     row.facts(item, quantity, null);
+    String memo = row.memo();
     if (quantity == null) return null;
     long micros = quantity.quantity().micros();
     row.askPromised(item, place, micros, 0);
@@ -50,11 +51,6 @@ public final class TransferReader {
     return !row.sound() || given == null
         ? null
         : new Transfer.Line(
-            row.index(),
-            item,
-            quantity.quantity(),
-            quantity.unit().sign(),
-            row.cell("memo"),
-            given);
+            row.index(), item, quantity.quantity(), quantity.unit().sign(), memo, given);
   }
 }

@@ -19,6 +19,7 @@ import zinctally.core.units.Units;
 @NullUnmarked
 public final class RowReader {
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
+  private static final int LONGEST_NOTE = 300;
 
   private final Reader in;
 
@@ -59,6 +60,14 @@ public final class RowReader {
   /** Something unusual that may be right. */
   public void ask(String column, String says) {
     in.ask(at(column), says);
+  }
+
+  /** Its note; says so when it is too long. */
+  public String memo() {
+    String typed = cell("memo");
+    if (typed.length() > LONGEST_NOTE)
+      fault("memo", "This is " + typed.length() + " letters long; " + LONGEST_NOTE + " fit.");
+    return typed;
   }
 
   /** Whether nothing in it is wrong, as far as it has been read. */

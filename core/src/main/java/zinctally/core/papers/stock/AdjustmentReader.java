@@ -29,6 +29,7 @@ public final class AdjustmentReader {
       if (quantity != null && quantity.quantity().signum() == 0)
         row.fault("quantity", "Up or down by how many? Zero changes nothing.");
       Reason reason = Found.reason(in, row, true);
+      String memo = row.memo();
       Long value =
           item == null || quantity == null
               ? null
@@ -51,7 +52,7 @@ public final class AdjustmentReader {
                 quantity.unit().sign(),
                 value,
                 reason,
-                row.cell("memo"),
+                memo,
                 given));
     }
     if (lines.isEmpty() && in.sound())

@@ -31,7 +31,7 @@ public final class WriteDownReader {
       Long change = item == null || date == null ? null : change(in, row, item, date);
       if (item != null) row.facts(new Reading.RowFacts(item.id(), item.name(), "", change));
       if (row.sound() && change != null && change != 0)
-        lines.add(new WriteDown.Line(row.index(), item, change, row.cell("memo")));
+        lines.add(new WriteDown.Line(row.index(), item, change, row.memo()));
     }
     if (lines.isEmpty() && in.sound())
       in.fault(

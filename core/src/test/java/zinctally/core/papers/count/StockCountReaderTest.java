@@ -110,6 +110,20 @@ class StockCountReaderTest {
   }
 
   @Test
+  void a_note_that_is_too_long_says_so_at_its_cell() {
+    String[] cells = {"item", "HIVE", "expected", "2", "counted", "1", "memo", "x".repeat(301)};
+    String says = "rows.0.memo: This is 301 letters long; 300 fit.";
+    assertThat(book.faults(counted(cells))).containsExactly(says);
+    String[] moved = {"item", "HIVE", "quantity", "1", "memo", "x".repeat(301)};
+    assertThat(book.faults(Written.of(PaperKind.TRANSFER).with("into", "Market van").line(moved)))
+        .containsExactly(says);
+    String[] gone = {
+      "item", "HIVE", "quantity", "-1", "reason", "Breakage", "memo", "x".repeat(301)
+    };
+    assertThat(book.faults(Written.of(PaperKind.ADJUSTMENT).line(gone))).contains(says);
+  }
+
+  @Test
   void an_item_stands_there_once_and_an_unknown_sheet_is_named() {
     assertThat(
             book.faults(
