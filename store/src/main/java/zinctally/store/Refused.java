@@ -12,6 +12,11 @@ public final class Refused extends RuntimeException {
     this.faults = List.copyOf(faults);
   }
 
+  /** Refused for one reason that is about the whole of it. */
+  public static Refused because(String says) {
+    return new Refused(List.of(Fault.whole(says)));
+  }
+
   public List<Fault> faults() {
     return faults;
   }

@@ -9,7 +9,6 @@ import org.springframework.stereotype.Service;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
-import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.Audit;
 import zinctally.store.Refused;
@@ -85,7 +84,9 @@ public class CountClosing {
   private void left(long sheet, Optional<Uncounted> uncounted, String login) {
     Uncounted choice =
         uncounted.orElseThrow(
-            () -> refused("Not everything is counted: does the rest stay, or is there none?"));
+            () ->
+                Refused.because(
+                    "Not everything is counted: does the rest stay, or is there none?"));
     if (choice == Uncounted.LEAVE) return;
     sql.sql(
             """
@@ -160,10 +161,6 @@ public class CountClosing {
   }
 
   private static void refuse(String says) {
-    throw refused(says);
-  }
-
-  private static Refused refused(String says) {
-    return new Refused(List.of(Fault.whole(says)));
+    throw Refused.because(says);
   }
 }

@@ -98,7 +98,7 @@ public final class CountListings {
                     TEXT),
                 new Column("by", "Counted by", "l.counted_by", TEXT),
                 new Column("at", "At", "l.counted_at", TIME)),
-            "concat(lpad(l.id, 12, '0'))",
+            "l.id",
             "shelf",
             "Nothing of that is on this sheet.")
         .addedUpTo(MOST);

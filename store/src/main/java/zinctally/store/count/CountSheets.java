@@ -192,10 +192,8 @@ public class CountSheets {
                   .query(Boolean.class)
                   .single();
           if (waits)
-            throw new Refused(
-                List.of(
-                    Fault.whole(
-                        "The draft of its differences waits; throw it away to go on counting.")));
+            throw Refused.because(
+                "The draft of its differences waits; throw it away to go on counting.");
           turn(sheet, CountSheet.State.CLOSED, CountSheet.State.OPEN, login);
           return true;
         });
@@ -209,8 +207,7 @@ public class CountSheets {
                   .params(to.name(), sheet, from.name())
                   .update();
           if (turned == 0)
-            throw new Refused(
-                List.of(Fault.whole("Count " + sheet + " is not " + from.words() + " any more.")));
+            throw Refused.because("Count " + sheet + " is not " + from.words() + " any more.");
           audit.write(login, "count", sheet, to.words(), "");
           return true;
         });

@@ -1,13 +1,11 @@
 package zinctally.store.count;
 
 import java.time.LocalDateTime;
-import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import zinctally.core.number.Quantity;
-import zinctally.core.papers.Fault;
 import zinctally.store.Audit;
 import zinctally.store.Refused;
 import zinctally.store.Retrying;
@@ -96,7 +94,8 @@ public class Counting {
             .query((row, n) -> new Held(row.getBoolean(1)))
             .optional();
     return open.orElseThrow(
-        () -> refused("Count " + sheet + " is not open any more; nothing was added to it."));
+        () ->
+            Refused.because("Count " + sheet + " is not open any more; nothing was added to it."));
   }
 
   private CountLine locked(long sheet, long line) {
@@ -252,10 +251,6 @@ public class Counting {
   }
 
   private static void refuse(String says) {
-    throw refused(says);
-  }
-
-  private static Refused refused(String says) {
-    return new Refused(List.of(Fault.whole(says)));
+    throw Refused.because(says);
   }
 }

@@ -8,7 +8,6 @@ import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
-import zinctally.core.papers.Fault;
 import zinctally.core.units.Units;
 import zinctally.store.Refused;
 import zinctally.store.book.Catalogues;
@@ -42,12 +41,12 @@ public class Scanned {
       return counted(book.item(one.item()).orElseThrow(), one.lot(), quantity, spot);
     }
     if (item.isPresent())
-      throw refused(
+      throw Refused.because(
           item.get().name()
               + (item.get().tracking() == Tracking.SERIAL
                   ? " is counted by serial number: scan that."
                   : " is counted by lot: scan that, or type " + typed.strip() + " and the lot."));
-    throw refused(
+    throw Refused.because(
         numbers.isEmpty()
             ? "Nothing has the code, barcode, name or number \"" + typed.strip() + "\"."
             : "\""
@@ -74,9 +73,9 @@ public class Scanned {
   }
 
   private static Counting.Counted counted(Item item, long lot, String typed, String spot) {
-    if (!item.stocked()) throw refused(item.name() + " is not kept in stock.");
+    if (!item.stocked()) throw Refused.because(item.name() + " is not kept in stock.");
     if (!item.active())
-      throw refused(item.name() + " is switched off; switch it on in Goods to count it.");
+      throw Refused.because(item.name() + " is switched off; switch it on in Goods to count it.");
     return new Counting.Counted(item.id(), lot, quantity(item.units(), typed), spot.strip(), null);
   }
 
@@ -87,17 +86,13 @@ public class Scanned {
     if (typed.isBlank()) return new Quantity(Quantity.ONE);
     Optional<Quantity> read = units.read(typed.strip()).map(Units.Typed::quantity);
     if (read.isEmpty())
-      throw refused(
+      throw Refused.because(
           "\""
               + typed.strip()
               + "\" is not a quantity of it. Write a number, or with a unit: "
               + String.join(", ", units.shown().stream().map(Units.Shown::sign).toList())
               + ".");
-    if (read.get().signum() < 0) throw refused("There cannot be fewer than none.");
+    if (read.get().signum() < 0) throw Refused.because("There cannot be fewer than none.");
     return read.get();
-  }
-
-  private static Refused refused(String says) {
-    return new Refused(List.of(Fault.whole(says)));
   }
 }

@@ -46,8 +46,7 @@ class CountPaste {
     List<Fault> faults = new ArrayList<>();
     List<Counting.Counted> all = new ArrayList<>();
     String[] lines = list.split("\\R");
-    if (lines.length > MOST)
-      throw new Refused(List.of(Fault.whole("At most " + MOST + " lines are taken at once.")));
+    if (lines.length > MOST) throw Refused.because("At most " + MOST + " lines are taken at once.");
     for (int i = 0; i < lines.length; i++)
       if (!lines[i].isBlank())
         try {
@@ -82,8 +81,7 @@ class CountPaste {
     try {
       return sheet.date().atTime(LocalTime.parse(at.strip(), CLOCK));
     } catch (DateTimeParseException notATime) {
-      throw new Refused(
-          List.of(Fault.whole("\"" + at.strip() + "\" is no time; write it as 14:05.")));
+      throw Refused.because("\"" + at.strip() + "\" is no time; write it as 14:05.");
     }
   }
 }

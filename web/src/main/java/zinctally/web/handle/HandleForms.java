@@ -45,8 +45,7 @@ class HandleForms implements AreaForms {
             List.of(
                 date("date", "Day of the count"),
                 choice("place", "At", choices.places()),
-                field("sheet", "Count sheet"),
-                field("notes", "Note on the paper")),
+                field("sheet", "Count sheet")),
             List.of(
                 text("item", "Item", offered.items()),
                 figure("expected", "Book held"),

@@ -20,7 +20,7 @@ import zinctally.core.papers.plan.Stocking;
  *
  * @param sheet the number of the sheet it was counted on; zero for none
  */
-public record StockCount(LocalDate date, Place place, long sheet, String note, List<Line> lines)
+public record StockCount(LocalDate date, Place place, long sheet, List<Line> lines)
     implements Paper {
   /**
    * @param expected base units that the book held when it was counted
@@ -89,13 +89,15 @@ public record StockCount(LocalDate date, Place place, long sheet, String note, L
   @Override
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
-    for (Line line : lines) {
-      long micros = line.apart().micros();
-      long by = line.account();
-      if (micros > 0)
-        stock.in(line.row(), line.item(), place, micros, line.value(), by, line.numbers());
-      else stock.out(line.row(), 0, line.item(), place, -micros, by, line.numbers());
-    }
+    for (Line line : lines)
+      stock.upOrDown(
+          line.row(),
+          line.item(),
+          place,
+          line.apart().micros(),
+          line.value(),
+          line.account(),
+          line.numbers());
     return new Plan(stock.events, stock.moves, List.of(), List.of(), List.of());
   }
 }

@@ -40,7 +40,6 @@ public final class StockCountReader {
     LocalDate date = in.date();
     place = in.place("place", in.draft.field("place"));
     long sheet = sheet();
-    String note = in.text("notes");
     List<StockCount.Line> lines = new ArrayList<>();
     for (RowReader row : in.rows()) {
       StockCount.Line line = line(row);
@@ -49,7 +48,7 @@ public final class StockCountReader {
     if (lines.isEmpty() && in.sound())
       in.fault(
           "rows.0.item", "There is no difference yet: which item, how many did the book hold?");
-    return in.done(() -> new StockCount(date, place, sheet, note, List.copyOf(lines)));
+    return in.done(() -> new StockCount(date, place, sheet, List.copyOf(lines)));
   }
 
   private long sheet() {
@@ -77,7 +76,8 @@ public final class StockCountReader {
     if (apart == null) return null;
     row.beside("apart", item.units().say(apart.quantity()));
     List<Numbered> given = List.of();
-    if (row.sound() && item.tracked()) given = numbers(row, item, apart.quantity().micros());
+    if (row.sound() && item.tracked())
+      given = numbers.upOrDown(row, item, apart.quantity().micros(), place);
     if (!row.sound() || value == null) return null;
     return new StockCount.Line(
         row.index(),
@@ -101,11 +101,5 @@ public final class StockCountReader {
     if (quantity == null || quantity.quantity().signum() >= 0) return quantity;
     row.fault(column, "There cannot be fewer than none.");
     return null;
-  }
-
-  private List<Numbered> numbers(RowReader row, Item item, long micros) {
-    return micros > 0
-        ? numbers.arriving(row, item, micros, place)
-        : numbers.leaving(row, item, -micros, place);
   }
 }

@@ -90,6 +90,25 @@ public final class Stocking {
     return firstPart + 1;
   }
 
+  /**
+   * Goods that come in, when the quantity is above zero, or go out.
+   *
+   * @param micros signed
+   * @param value of what comes in
+   * @param contra account that bears the other side
+   */
+  public void upOrDown(
+      int row,
+      Item item,
+      Place place,
+      long micros,
+      long value,
+      long contra,
+      List<Numbered> numbers) {
+    if (micros > 0) in(row, item, place, micros, value, contra, numbers);
+    else out(row, 0, item, place, -micros, contra, numbers);
+  }
+
   /** Goods that go back to where they came from: out of an arrival, or back from a sale. */
   public void back(
       int row,

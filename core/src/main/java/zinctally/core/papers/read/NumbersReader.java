@@ -89,6 +89,15 @@ public final class NumbersReader {
     return numbers;
   }
 
+  /**
+   * What comes in or leaves by the sign of the quantity; null when something is wrong.
+   *
+   * @param micros of the line, signed
+   */
+  public List<Numbered> upOrDown(RowReader row, Item item, long micros, Place place) {
+    return micros > 0 ? arriving(row, item, micros, place) : leaving(row, item, -micros, place);
+  }
+
   /** What leaves a place; null when something is wrong. */
   public List<Numbered> leaving(RowReader row, Item item, long micros, Place place) {
     return leaving(row, item, micros, place, Set.of());

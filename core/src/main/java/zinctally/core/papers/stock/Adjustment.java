@@ -62,13 +62,15 @@ public record Adjustment(LocalDate date, Place place, List<Line> lines) implemen
   @Override
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
-    for (Line line : lines) {
-      long micros = line.quantity().micros();
-      long account = line.reason().account();
-      if (micros > 0)
-        stock.in(line.row(), line.item(), place, micros, line.value(), account, line.numbers());
-      else stock.out(line.row(), 0, line.item(), place, -micros, account, line.numbers());
-    }
+    for (Line line : lines)
+      stock.upOrDown(
+          line.row(),
+          line.item(),
+          place,
+          line.quantity().micros(),
+          line.value(),
+          line.reason().account(),
+          line.numbers());
     return new Plan(stock.events, stock.moves, List.of(), List.of(), List.of());
   }
 }

@@ -42,7 +42,7 @@ public final class AdjustmentReader {
         row.askPromised(item, place, -quantity.quantity().micros(), 0);
       List<Numbered> given = List.of();
       if (row.sound() && item != null && item.tracked())
-        given = numbers(numbers, row, item, quantity.quantity().micros(), place);
+        given = numbers.upOrDown(row, item, quantity.quantity().micros(), place);
       if (row.sound() && value != null)
         lines.add(
             new Adjustment.Line(
@@ -59,12 +59,5 @@ public final class AdjustmentReader {
       in.fault(
           "rows.0.item", "There is no line yet: name an item and by how many it is up or down.");
     return in.done(() -> new Adjustment(date, place, List.copyOf(lines)));
-  }
-
-  private static List<Numbered> numbers(
-      NumbersReader numbers, RowReader row, Item item, long micros, Place place) {
-    return micros > 0
-        ? numbers.arriving(row, item, micros, place)
-        : numbers.leaving(row, item, -micros, place);
   }
 }
