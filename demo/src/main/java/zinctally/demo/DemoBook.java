@@ -36,12 +36,14 @@ public class DemoBook {
   private final DemoOpening opening;
   private final DemoDays days;
   private final DemoCounts counts;
+  private final DemoMaking making;
 
   DemoBook(
       DraftStore drafts,
       DemoOpening opening,
       DemoDays days,
       DemoCounts counts,
+      DemoMaking making,
       DemoChanges changes,
       DemoBuying buying,
       DemoTrade trade,
@@ -50,6 +52,7 @@ public class DemoBook {
     this.opening = opening;
     this.days = days;
     this.counts = counts;
+    this.making = making;
     this.changes = changes;
     this.buying = buying;
     this.trade = trade;
@@ -64,6 +67,7 @@ public class DemoBook {
       if (day.getDayOfWeek() != DayOfWeek.SUNDAY) {
         papers += days.day(day);
         trade.day(day);
+        making.day(day);
         counts.day(day);
       }
     begin(

@@ -64,11 +64,24 @@ class RandomTradeTest {
           PaperKind.STOCK_COUNT,
           PaperKind.STOCK_COUNT,
           PaperKind.ADJUSTMENT);
+  private static final List<PaperKind> MAKING =
+      List.of(
+          PaperKind.BILL,
+          PaperKind.BILL,
+          PaperKind.CHARGE,
+          PaperKind.INVOICE,
+          PaperKind.CUSTOMER_RETURN,
+          PaperKind.ADJUSTMENT,
+          PaperKind.ASSEMBLY,
+          PaperKind.ASSEMBLY,
+          PaperKind.ASSEMBLY,
+          PaperKind.DISASSEMBLY,
+          PaperKind.DISASSEMBLY);
   private FreshBook book;
   private Random dice;
 
   @ParameterizedTest
-  @ValueSource(strings = {"buying", "selling", "handling"})
+  @ValueSource(strings = {"buying", "selling", "handling", "making"})
   void random_trade_in_any_order_ties_out_at_every_date(String way) {
     try (FreshBook own = new FreshBook()) {
       book = own;
@@ -79,6 +92,7 @@ class RandomTradeTest {
           switch (way) {
             case "buying" -> BUYING;
             case "selling" -> SELLING;
+            case "making" -> MAKING;
             default -> HANDLING;
           };
       for (int i = 0; i < 4; i++) own.item("R" + i, i % 2 == 0 ? "FIFO" : "AVERAGE");
@@ -152,6 +166,7 @@ class RandomTradeTest {
     boolean selling = kind.isWith(Party.Kind.CUSTOMER);
     Map<String, String> more = new HashMap<>();
     Map<String, String> row = new HashMap<>();
+    Map<String, String> work = new HashMap<>();
     row.put("item", item);
     row.put("quantity", String.valueOf(1 + dice.nextInt(12)));
     row.put("price", "%d.%02d".formatted(1 + dice.nextInt(6), dice.nextInt(100)));
@@ -186,6 +201,10 @@ class RandomTradeTest {
       case TRANSFER -> more.put("into", "Van");
       case ADJUSTMENT ->
           row.putAll(Map.of("reason", "Breakage", "quantity", String.valueOf(dice.nextInt(9) - 6)));
+      case ASSEMBLY, DISASSEMBLY -> {
+        more.putAll(Map.of("item", "R" + dice.nextInt(4), "quantity", "2", "sharing", "quantity"));
+        work.putAll(Map.of("item", "6100", "amount", "0.%02d".formatted(1 + dice.nextInt(99))));
+      }
       case STOCK_COUNT -> {
         row.put("expected", String.valueOf(dice.nextInt(20)));
         row.put("counted", String.valueOf(dice.nextInt(20)));
@@ -197,7 +216,7 @@ class RandomTradeTest {
     more.put("supplier", "Orrin Joinery");
     more.put("customer", "Fenwick Garden");
     more.put("place", place);
-    return book.postAgreed(kind, more, List.of(row));
+    return book.postAgreed(kind, more, List.of(row, work));
   }
 
   private String bill() {

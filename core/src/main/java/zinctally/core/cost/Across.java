@@ -2,83 +2,123 @@ package zinctally.core.cost;
 
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 
 /**
- * Recosts several pools whose goods were made of one another, until none of them changes any more.
- * A change in a component's cost flows on to the result, to its sales, and to what it in turn
- * became part of.
+ * Recosts pools whose goods were made of one another, until none of them changes any more. A change
+ * in a component's cost flows on to the result, to its sales, and to what it in turn became part
+ * of; pools it does not reach are left alone.
  */
 public final class Across {
-  /** One pool, to be worked out again as often as the values of its arrivals change. */
-  @FunctionalInterface
-  public interface Replay {
+  /** The pools, each to be worked out again as often as the values of its arrivals change. */
+  public interface Pools {
     /**
-     * @param values minor units of arrivals that assemblies gave, by event; those not in it are
-     *     worth what their events say
+     * @param values minor units of arrivals that were made, by event; those not in it are worth
+     *     what their events say
+     * @throws CannotCost when an event cannot be where it stands
      */
-    Recost recost(Map<Long, Long> values);
+    Recost recost(long item, Map<Long, Long> values);
+
+    /** Whatever was made of goods of an item whose cost is new or came out differently. */
+    Collection<Making> madeOf(long item, Recost recost);
   }
 
-  private Across() {}
+  /** Goods are made of themselves: what was short is made up for by what was made of it. */
+  public static final class Circle extends RuntimeException {
+    Circle() {
+      super("goods are made of themselves", null, false, false);
+    }
+  }
+
+  private final Pools pools;
+  private final Map<Long, Recost> worked = new LinkedHashMap<>();
+  private final Map<Long, Long> values = new HashMap<>();
+  private final Map<Long, CannotCost> failed = new HashMap<>();
+  private final Set<Long> made = new HashSet<>();
+
+  private Across(Pools pools) {
+    this.pools = pools;
+  }
 
   /**
-   * @param pools every pool touched, by item, and those that assemblies lead to
-   * @param assemblies in event order; results come later in event order than their components
-   * @return each pool as it is in the end
-   * @throws CannotCost when an event cannot be where it stands
-   * @throws IllegalArgumentException when goods are, in the end, made of themselves
+   * What came of it.
+   *
+   * @param pools each pool that was worked out, as it is in the end, by item
+   * @param values minor units of what was made and came out differently or is new, by event
    */
-  public static Map<Long, Recost> settle(Map<Long, Replay> pools, Collection<Assembly> assemblies) {
-    Map<Long, Recost> worked = new LinkedHashMap<>();
-    Map<Long, Long> values = new HashMap<>();
-    Map<Long, List<Assembly>> from = new HashMap<>();
-    for (Assembly assembly : assemblies)
-      for (Assembly.Component part : assembly.components())
-        from.merge(part.item(), List.of(assembly), Across::joined);
-    TreeSet<Long> stale = new TreeSet<>(pools.keySet());
-    long rounds = (long) (assemblies.size() + 1) * (pools.size() + 1);
+  public record Settled(Map<Long, Recost> pools, Map<Long, Long> values) {}
+
+  /**
+   * @param items whose pools are touched, without what is made of them
+   * @throws CannotCost when an event cannot be where it stands
+   * @throws Circle when goods are, in the end, made of themselves
+   */
+  public static Settled settle(Collection<Long> items, Pools pools) {
+    Across across = new Across(pools);
+    across.work(new TreeSet<>(items));
+    return new Settled(across.worked, across.values);
+  }
+
+  /** Each pass over the pools settles one more of what was made, in the order of its making. */
+  private void work(TreeSet<Long> stale) {
+    long passes = 0;
     while (!stale.isEmpty()) {
-      if (rounds-- < 0) throw new IllegalArgumentException("these goods are made of themselves");
       long item = stale.pollFirst();
-      worked.put(item, of(pools, item).recost(values));
-      for (Assembly assembly : from.getOrDefault(item, List.of()))
-        if (known(assembly, worked)) stale.addAll(flow(assembly, worked, values));
+      Recost recost = recost(item);
+      if (recost == null) continue;
+      for (Making making : pools.madeOf(item, recost)) {
+        making.results().forEach(r -> made.add(r.event()));
+        if (known(making)) stale.addAll(flow(making));
+      }
+      if (++passes > (made.size() + 1L) * (worked.size() + stale.size() + 1L)) throw new Circle();
     }
-    return worked;
+    for (CannotCost still : failed.values()) throw still;
   }
 
-  private static List<Assembly> joined(List<Assembly> some, List<Assembly> more) {
-    List<Assembly> all = new java.util.ArrayList<>(some);
-    more.stream().filter(a -> !all.contains(a)).forEach(all::add);
-    return all;
+  /** Null when it cannot be, as long as a value it stands on is not the last one. */
+  private @Nullable Recost recost(long item) {
+    try {
+      Recost recost = pools.recost(item, values);
+      failed.remove(item);
+      worked.put(item, recost);
+      return recost;
+    } catch (CannotCost refused) {
+      failed.put(item, refused);
+      return null;
+    }
   }
 
-  private static boolean known(Assembly assembly, Map<Long, Recost> worked) {
-    return assembly.components().stream().allMatch(part -> worked.containsKey(part.item()));
-  }
-
-  /** What must be there: each item has its pool, each event its value. */
-  private static <T> T of(Map<Long, T> all, long id) {
-    return Objects.requireNonNull(all.get(id));
+  private boolean known(Making making) {
+    return making.components().stream()
+        .allMatch(part -> part.booked() != null || worked.containsKey(part.item()));
   }
 
   /** Gives results their new values; returns the items of those that changed. */
-  private static TreeSet<Long> flow(
-      Assembly assembly, Map<Long, Recost> worked, Map<Long, Long> values) {
+  private TreeSet<Long> flow(Making making) {
     Map<Long, Long> costs = new HashMap<>();
-    for (Assembly.Component part : assembly.components())
-      costs.put(part.event(), -of(of(worked, part.item()).values(), part.event()));
-    Map<Long, Long> now = assembly.values(costs);
+    for (Making.Component part : making.components()) costs.put(part.event(), cost(part));
+    Map<Long, Long> now = making.values(costs);
     TreeSet<Long> changed = new TreeSet<>();
-    for (Assembly.Result result : assembly.results()) {
-      Long after = of(now, result.event());
-      if (!after.equals(values.put(result.event(), after))) changed.add(result.item());
+    for (Making.Result result : making.results()) {
+      Long after = Objects.requireNonNull(now.get(result.event()));
+      Long before =
+          values.containsKey(result.event()) ? values.get(result.event()) : result.booked();
+      if (after.equals(before)) continue;
+      values.put(result.event(), after);
+      changed.add(result.item());
     }
     return changed;
+  }
+
+  private long cost(Making.Component part) {
+    Recost recost = worked.get(part.item());
+    Long value = recost == null ? null : recost.values().get(part.event());
+    return value == null ? Objects.requireNonNull(part.booked()) : -value;
   }
 }

@@ -95,6 +95,12 @@ public interface Catalogue {
   record Standing(long onHand, long worth, long writtenDown) {}
 
   /**
+   * Whether an item goes, by recipes, into another, through any number of steps: the way there in
+   * words, from what goes into the other; empty when it does not.
+   */
+  Optional<String> goesInto(long item, long other);
+
+  /**
    * Lines of the posted paper with this number that moved goods; none when there is no such paper.
    */
   List<Traded> traded(String paperNumber);

@@ -10,12 +10,14 @@ import static zinctally.core.papers.PaperKind.Trait.COUNTED;
 import static zinctally.core.papers.PaperKind.Trait.COUNTER;
 import static zinctally.core.papers.PaperKind.Trait.CREDITS;
 import static zinctally.core.papers.PaperKind.Trait.HANDED;
+import static zinctally.core.papers.PaperKind.Trait.MAKES;
 import static zinctally.core.papers.PaperKind.Trait.MENDS;
 import static zinctally.core.papers.PaperKind.Trait.MOVES_GOODS;
 import static zinctally.core.papers.PaperKind.Trait.OPENS;
 import static zinctally.core.papers.PaperKind.Trait.ORDERS;
 import static zinctally.core.papers.PaperKind.Trait.PAYS;
 import static zinctally.core.papers.PaperKind.Trait.PRICED;
+import static zinctally.core.papers.PaperKind.Trait.RECIPES;
 import static zinctally.core.papers.PaperKind.Trait.REPEATS;
 import static zinctally.core.papers.PaperKind.Trait.SELLS;
 import static zinctally.core.papers.PaperKind.Trait.SENDS;
@@ -114,6 +116,23 @@ public enum PaperKind {
       "stock take inventory physical counting",
       MOVES_GOODS,
       COUNTED),
+  RECIPE("Recipe", "RE", "", "handle", "bill of materials kit components batch", RECIPES),
+  ASSEMBLY(
+      "Assembly",
+      "AS",
+      "k",
+      "handle",
+      "make build kit produce manufacture bundle recipe",
+      MOVES_GOODS,
+      MAKES),
+  DISASSEMBLY(
+      "Disassembly",
+      "DA",
+      "",
+      "handle",
+      "take apart break down split unbundle kit",
+      MOVES_GOODS,
+      MAKES),
   ADJUSTMENT("Adjustment", "A", "a", "handle", "breakage loss found shrinkage waste", MOVES_GOODS),
   WRITE_DOWN("Write-down", "WD", "w", "handle", "net realisable value impairment"),
   START_TRACKING("Start of tracking", "ST", "", "goods", "keep in stock", CHANGES_ITEMS),
@@ -156,6 +175,10 @@ public enum PaperKind {
     CREDITS,
     /** It is written at the counter, over a till. */
     COUNTER,
+    /** It says what goods are made of: it moves and books nothing. */
+    RECIPES,
+    /** Goods are made of other goods with it, or taken apart. */
+    MAKES,
     /** It puts right what was counted, on a sheet that it closes. */
     COUNTED,
     /** The books begin with it. */

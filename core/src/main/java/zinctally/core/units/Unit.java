@@ -53,6 +53,11 @@ public enum Unit {
     return parts;
   }
 
+  /** Whether it is counted, in whole pieces, and not measured. */
+  public boolean counted() {
+    return this == EACH || this == PAIR || this == SET || this == DOZEN;
+  }
+
   /** By sign, name or Recommendation 20 code, whatever the case. */
   public static Optional<Unit> read(String text) {
     String wanted = text.strip().toLowerCase(Locale.ROOT);

@@ -21,11 +21,11 @@ class Ias2Test {
 
   @Test
   void paragraph_12_conversion_adds_labour_to_the_parts() {
-    Assembly assembly =
-        new Assembly(
-            java.util.List.of(new Assembly.Component(1, 1)),
+    Making assembly =
+        new Making(
+            java.util.List.of(new Making.Component(1, 1, null)),
             250,
-            java.util.List.of(new Assembly.Result(2, 2, 1)));
+            java.util.List.of(new Making.Result(2, 2, 1, null)));
     assertThat(assembly.values(java.util.Map.of(1L, 1_000L))).containsEntry(2L, 1_250L);
   }
 

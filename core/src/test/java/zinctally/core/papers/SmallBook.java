@@ -223,6 +223,11 @@ public final class SmallBook implements Catalogue {
   }
 
   @Override
+  public Optional<String> goesInto(long item, long other) {
+    return Optional.empty();
+  }
+
+  @Override
   public Optional<Allowed.ListPrice> listPrice(
       Item item, long customer, long micros, LocalDate on, TaxRate rate) {
     return Optional.ofNullable(listed.get(item.id()));

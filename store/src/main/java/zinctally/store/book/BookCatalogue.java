@@ -55,6 +55,7 @@ public final class BookCatalogue implements Catalogue {
   private final PromiseLookup promises;
   private final AwaitedLookup earlier;
   private final TradedLookup traded;
+  private final RecipeLookup recipes;
 
   BookCatalogue(
       JdbcClient sql,
@@ -83,6 +84,7 @@ public final class BookCatalogue implements Catalogue {
     this.parties = new PartyLookup(sql, amends, rules);
     this.earlier = new AwaitedLookup(sql, amends, items::of);
     this.traded = new TradedLookup(sql, amends, items::of, earlier);
+    this.recipes = new RecipeLookup(sql, amends);
   }
 
   @Override
@@ -109,6 +111,11 @@ public final class BookCatalogue implements Catalogue {
   @Override
   public Account smallRests() {
     return named.usual("REST");
+  }
+
+  @Override
+  public Optional<String> goesInto(long item, long other) {
+    return recipes.way(item, other);
   }
 
   @Override

@@ -182,7 +182,6 @@ public class OrderStore {
    */
   public List<Long> draftOrders(Ask ask, Map<String, String> fields, String login) {
     Set<String> drafted = drafted();
-    Map<String, List<Map<String, String>>> bySupplier = new LinkedHashMap<>();
     Listing listing = OrderListings.toOrder(books.book().coin());
     Map<Long, Long> wanted = new LinkedHashMap<>();
     Map<Long, String> suppliers = new LinkedHashMap<>();
@@ -195,7 +194,32 @@ public class OrderStore {
           wanted.put(item, number(row, "suggested"));
           suppliers.put(item, row.get("supplier") == null ? "" : row.get("supplier").toString());
         });
+    return draftOrders(wanted, suppliers, fields, login);
+  }
+
+  /**
+   * Begins one draft a supplier of so much of items, from whom each usually comes.
+   *
+   * @param wanted millionths by item
+   * @return the drafts' ids
+   */
+  public List<Long> draftOrders(Map<Long, Long> wanted, Map<String, String> fields, String login) {
     if (wanted.isEmpty()) return List.of();
+    Map<Long, String> suppliers = new LinkedHashMap<>();
+    sql.sql("select id, supplier from item where id in (:ids)")
+        .param("ids", wanted.keySet())
+        .query((row, n) -> suppliers.put(row.getLong(1), row.getString(2)))
+        .list();
+    return draftOrders(wanted, suppliers, fields, login);
+  }
+
+  private List<Long> draftOrders(
+      Map<Long, Long> wanted,
+      Map<Long, String> suppliers,
+      Map<String, String> fields,
+      String login) {
+    if (wanted.isEmpty()) return List.of();
+    Map<String, List<Map<String, String>>> bySupplier = new LinkedHashMap<>();
     sql.sql("select * from item where id in (:ids) order by code")
         .param("ids", wanted.keySet())
         .query(
@@ -203,7 +227,8 @@ public class OrderStore {
               Units units = UnitColumns.units(row);
               long item = row.getLong("id");
               return bySupplier
-                  .computeIfAbsent(suppliers.get(item), s -> new ArrayList<>())
+                  .computeIfAbsent(
+                      Objects.requireNonNull(suppliers.get(item)), s -> new ArrayList<>())
                   .add(
                       Map.of(
                           "item",

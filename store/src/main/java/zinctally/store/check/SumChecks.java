@@ -17,7 +17,7 @@ class SumChecks {
   }
 
   private static final List<Rule> RULES =
-      Stream.of(LedgerRules.ALL, GoodsRules.ALL, CountRules.ALL, PaperRules.ALL)
+      Stream.of(LedgerRules.ALL, GoodsRules.ALL, CountRules.ALL, MakingRules.ALL, PaperRules.ALL)
           .flatMap(List::stream)
           .toList();
 

@@ -47,7 +47,7 @@ public final class HandleListings {
   public static Listing adjustments() {
     return upAndDown(
         "Adjustments",
-        "Reason",
+        new Words("Reason", "Found", "Gone"),
         "No adjustment yet. Press n, then a, when jars break or are found.",
         PaperKind.ADJUSTMENT);
   }
@@ -56,19 +56,40 @@ public final class HandleListings {
   public static Listing counted() {
     return upAndDown(
         "Count differences",
-        "Counted",
+        new Words("Counted", "Found", "Gone"),
         "No count that differed is posted yet. A count sheet drafts the paper.",
         PaperKind.STOCK_COUNT);
   }
 
-  private static Listing upAndDown(String name, String why, String empty, PaperKind kind) {
+  /** What was made, and each component with what it cost. */
+  public static Listing assemblies() {
+    return upAndDown(
+        "Assemblies",
+        new Words("Note", "Made", "Went in"),
+        "Nothing made yet. Press n, then k, when goods are made of other goods.",
+        PaperKind.ASSEMBLY);
+  }
+
+  /** What was taken apart, and each part with what it bears. */
+  public static Listing disassemblies() {
+    return upAndDown(
+        "Disassemblies",
+        new Words("Note", "Came out", "Taken apart"),
+        "Nothing taken apart yet.",
+        PaperKind.DISASSEMBLY);
+  }
+
+  /** What the columns are called. */
+  private record Words(String why, String up, String down) {}
+
+  private static Listing upAndDown(String name, Words words, String empty, PaperKind kind) {
     return lines(
         name,
         List.of(
             new Column("place", "At", "l.name", TEXT),
-            new Column("reason", why, "n.wording", TEXT),
-            new Column("up", "Found", "if(n.quantity > 0, n.quantity, null)", QUANTITY),
-            new Column("down", "Gone", "if(n.quantity < 0, -n.quantity, null)", QUANTITY),
+            new Column("reason", words.why, "n.wording", TEXT),
+            new Column("up", words.up, "if(n.quantity > 0, n.quantity, null)", QUANTITY),
+            new Column("down", words.down, "if(n.quantity < 0, -n.quantity, null)", QUANTITY),
             new Column(
                 "value",
                 "Value",

@@ -24,10 +24,13 @@ class PaperWriter {
   private final PoolWriter pools;
   private final MoveWriter moves;
 
-  PaperWriter(JdbcTemplate jdbc, PoolWriter pools, MoveWriter moves) {
+  private final Makings makings;
+
+  PaperWriter(JdbcTemplate jdbc, PoolWriter pools, MoveWriter moves, Makings makings) {
     this.jdbc = jdbc;
     this.pools = pools;
     this.moves = moves;
+    this.makings = makings;
   }
 
   /**
@@ -43,11 +46,15 @@ class PaperWriter {
       Map<LocalDate, Long> reversals,
       IntConsumer reached) {
     events(worked, job.undo(), paper);
+    makings.write(paper, worked, job.undo().paper() != 0);
+    makings.revalue(worked.remade());
     reached.accept(63);
     Proof.Work work = worked.work();
     List<Object[]> entries = new ArrayList<>();
-    for (Proof.StockEntry e : work.undone()) entries.add(entry(e, job.items(), paper, reversals));
-    for (Proof.StockEntry e : work.entries()) entries.add(entry(e, job.items(), paper, journals));
+    for (Proof.StockEntry e : work.undone())
+      entries.add(entry(e, worked.items(), paper, reversals));
+    for (Proof.StockEntry e : work.entries())
+      entries.add(entry(e, worked.items(), paper, journals));
     jdbc.batchUpdate(
         "insert into cost_entry (item_id, event_id, posting_date, quantity, value, account_id, cause_id, journal_id)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?)",
@@ -72,7 +79,7 @@ class PaperWriter {
     reached.accept(80);
     moves.write(job, paper);
     reached.accept(90);
-    totals(work, job.items());
+    totals(work, worked.items());
   }
 
   private static Object[] entry(

@@ -115,7 +115,8 @@ final class Placing {
     return matches;
   }
 
-  private void touch(long item, Position at) {
+  /** Says that an item's pool changes from a place in event order on. */
+  void touch(long item, Position at) {
     first.merge(item, at, (a, b) -> b.before(a) ? b : a);
   }
 

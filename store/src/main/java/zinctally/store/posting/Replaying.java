@@ -8,6 +8,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import zinctally.core.cost.Booked;
+import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.Pool;
 import zinctally.core.cost.Position;
 import zinctally.core.cost.Recost;
@@ -35,8 +36,13 @@ class Replaying {
    */
   record Run(Map<Long, List<Proof.Draw>> draws, Recost recost, Worked.PoolAfter kept) {}
 
-  /** Goes on from the head, or from the latest checkpoint before the first event touched. */
-  Run replay(Worker.Job job, Item item, PoolHead head, Placing placing) {
+  /**
+   * Goes on from the head, or from the latest checkpoint before the first event touched.
+   *
+   * @param made minor units of what was made of other goods, by event, where that is not what the
+   *     event says
+   */
+  Run replay(Worker.Job job, Item item, PoolHead head, Placing placing, Map<Long, Long> made) {
     boolean wasShort = !head.state().uncovered().isEmpty();
     boolean again = job.plan().again().contains(item.id());
     PoolHead start = start(item.id(), again, head, placing.first(item.id()));
@@ -46,6 +52,7 @@ class Replaying {
       for (Booked old : pools.eventsAfter(item.id(), start.last()))
         if (!placing.isUndone(old.event().id())) events.add(placing.charged(old));
     placing.added(item.id()).forEach(placed -> events.add(placing.charged(placed.booked())));
+    events.replaceAll(booked -> at(booked, made.get(booked.event().id())));
     events.sort(Comparator.comparing(b -> b.event().at()));
     List<Booked> earlier =
         pools.events(start.state().uncovered().stream().map(Uncovered::out).toList());
@@ -70,6 +77,13 @@ class Replaying {
     PoolWriter.Kept end = new PoolWriter.Kept(item.id(), last, recost.end(), since);
     return new Run(
         draws, recost, new Worked.PoolAfter(end, wasShort, replayed, start.last(), checkpoints));
+  }
+
+  private static Booked at(Booked booked, @Nullable Long value) {
+    if (value == null) return booked;
+    CostEvent e = booked.event();
+    CostEvent now = new CostEvent(e.id(), e.kind(), e.at(), e.quantity(), value, e.target());
+    return new Booked(now, booked.charges(), booked.value(), booked.fresh());
   }
 
   private PoolHead start(long item, boolean again, PoolHead head, @Nullable Position first) {

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import zinctally.core.cost.Across;
 import zinctally.core.cost.CannotCost;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Fault;
@@ -112,7 +113,7 @@ class Trying {
       if (!faults.isEmpty()) return Attempt.failed(faults);
     }
     try {
-      Worked worked = worker.work(job, held);
+      Worked worked = worker.work(job, book, held);
       List<Fault> faults = new ArrayList<>(inTheWay.ofEvents(job.undo(), worked.kept()));
       if (!job.mayGoShort()) faults.addAll(shortages.of(job));
       for (long item : worked.right())
@@ -128,6 +129,12 @@ class Trying {
       if (!byPlace.isEmpty()) return Attempt.failed(byPlace);
       return Attempt.failed(
           List.of(shortages.sentence(refused, itemOf(refused, job), book.rules().coin())));
+    } catch (Across.Circle circle) {
+      return Attempt.failed(
+          List.of(
+              Fault.whole(
+                  "With this paper goods would be made of themselves: what is short of them would"
+                      + " be made up for by what was made of it. Put right first what is short.")));
     } catch (ArithmeticException tooLarge) {
       return Attempt.failed(
           List.of(

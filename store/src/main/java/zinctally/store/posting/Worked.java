@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import zinctally.core.cost.Making;
 import zinctally.core.cost.Position;
+import zinctally.core.goods.Item;
 import zinctally.core.number.Money;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolWriter;
@@ -17,6 +19,9 @@ import zinctally.store.cost.PoolWriter;
  * @param charges by how much the charges of arrivals change
  * @param sent what changes of goods sent before they were invoiced
  * @param right items that were to be worked out again and come out as they are booked
+ * @param items all that it speaks of, by id
+ * @param making what the paper itself makes; null for nothing
+ * @param remade minor units of what was made before and comes out differently, by event
  */
 record Worked(
     Proof.Work work,
@@ -25,7 +30,10 @@ record Worked(
     Set<Long> kept,
     Map<Long, Long> charges,
     List<SentCosts.Row> sent,
-    List<Long> right) {
+    List<Long> right,
+    Map<Long, Item> items,
+    @Nullable Making making,
+    Map<Long, Long> remade) {
   /** What a line's goods cost that went against an account. */
   Money costOf(int line, long contra) {
     long taken =

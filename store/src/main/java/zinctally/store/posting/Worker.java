@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import zinctally.core.cost.Across;
 import zinctally.core.cost.CannotCost;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.EventKind;
@@ -25,7 +26,7 @@ import zinctally.core.ledger.JournalLine;
 import zinctally.core.number.Money;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.proof.Proof;
-import zinctally.store.cost.PoolHead;
+import zinctally.store.book.BookCatalogue;
 import zinctally.store.cost.PoolStore;
 import zinctally.store.prove.BalanceStore;
 
@@ -35,7 +36,7 @@ import zinctally.store.prove.BalanceStore;
 @Component
 class Worker {
   private final PoolStore pools;
-  private final Replaying replaying;
+  private final Settling settling;
 
   private final BalanceStore balances;
 
@@ -45,12 +46,12 @@ class Worker {
 
   Worker(
       PoolStore pools,
-      Replaying replaying,
+      Settling settling,
       BalanceStore balances,
       SentCosts sentCosts,
       JdbcClient sql) {
     this.pools = pools;
-    this.replaying = replaying;
+    this.settling = settling;
     this.balances = balances;
     this.sentCosts = sentCosts;
     this.sql = sql;
@@ -80,6 +81,11 @@ class Worker {
       return Objects.requireNonNull(items.get(id));
     }
 
+    /** The same, knowing more items. */
+    Job with(Map<Long, Item> more) {
+      return new Job(plan, date, sequence, undo, more, firstOpenDay, stockAccounts, mayGoShort);
+    }
+
     /** Ids of all items whose pool or whereabouts it changes; those made with it have none yet. */
     Set<Long> touched() {
       Set<Long> touched = new TreeSet<>();
@@ -93,21 +99,22 @@ class Worker {
   }
 
   /**
+   * @param book knows the items that it reaches and the job does not name
    * @param held ids of the items that are held until the transaction ends; null for a proof
    * @throws Holding.LookAgain when it touches others
    * @throws CannotCost when an event, of this paper or a later one, cannot be where it stands
+   * @throws Across.Circle when goods would be made of themselves
    * @throws ArithmeticException when an amount is too large
    */
-  Worked work(Job job, @Nullable Set<Long> held) {
+  Worked work(Job asked, BookCatalogue book, @Nullable Set<Long> held) {
     boolean posts = held != null;
-    if (held != null && !held.containsAll(job.touched()))
-      throw new Holding.LookAgain(job.touched());
-    Placing placing = Placing.of(job, count -> count == 0 ? List.of() : ids(count, posts), pools);
-    Set<Long> items = new TreeSet<>(placing.items());
-    items.addAll(job.plan.again());
-    Map<Long, PoolHead> heads = pools.heads(items);
+    if (held != null && !held.containsAll(asked.touched()))
+      throw new Holding.LookAgain(asked.touched());
+    Placing placing = Placing.of(asked, count -> count == 0 ? List.of() : ids(count, posts), pools);
+    Settling.Settled settled = settling.settle(asked, placing, book, held);
+    Job job = asked.with(settled.items());
     Gathering all = new Gathering();
-    for (long item : items) item(job, placing, item, Objects.requireNonNull(heads.get(item)), all);
+    settled.pools().forEach((item, pool) -> item(job, placing, item, pool, all));
     all.later.sort(Comparator.comparing(l -> l.event().at()));
     SentCosts.Change sent = sentCosts.of(all.later, job);
     List<JournalEntry> journals =
@@ -129,7 +136,16 @@ class Worker {
             now,
             posts ? now : afterwards(job, now, all, journals, reversals));
     return new Worked(
-        work, all.fresh, all.after, placing.kept(), placing.charges(), sent.rows(), all.right);
+        work,
+        all.fresh,
+        all.after,
+        placing.kept(),
+        placing.charges(),
+        sent.rows(),
+        all.right,
+        job.items,
+        settled.making(),
+        settled.remade());
   }
 
   private static final class Gathering {
@@ -142,7 +158,7 @@ class Worker {
     private final List<Long> right = new ArrayList<>();
   }
 
-  private void item(Job job, Placing placing, long item, PoolHead head, Gathering all) {
+  private void item(Job job, Placing placing, long item, Settling.Pool pool, Gathering all) {
     Item goods = job.item(item);
     List<Placing.Placed> added = placing.added(item);
     Map<Long, Long> contras = new HashMap<>();
@@ -153,7 +169,7 @@ class Worker {
       papers.put(placed.booked().event().id(), placed.paper());
       lots.put(placed.booked().event().id(), placed.lot());
     }
-    Replaying.Run run = replaying.replay(job, goods, head, placing);
+    Replaying.Run run = pool.run();
     contras.putAll(contrasOf(run.recost().changes()));
     for (Recost.Change change : run.recost().changes()) {
       CostEvent event = change.event();
@@ -186,7 +202,7 @@ class Worker {
                 -entry.quantity(),
                 -entry.value(),
                 old.contra()));
-    PoolState before = head.state();
+    PoolState before = pool.before().state();
     boolean asItWas = run.recost().changes().isEmpty() && before.equals(run.recost().end());
     if (asItWas && job.plan.again().contains(item)) all.right.add(item);
     List<Proof.Draw> draws =

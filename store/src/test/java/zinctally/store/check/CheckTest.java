@@ -50,6 +50,7 @@ class CheckTest {
     till();
     lots();
     count();
+    made();
   }
 
   /** A till through which one was sold, closed with what should be in it. */
@@ -83,6 +84,22 @@ class CheckTest {
         .post(
             book.get(CountClosing.class).close(sheet, Optional.empty(), "tester").orElseThrow(),
             "tester");
+  }
+
+  /** A kit of two of an item. */
+  private static void made() {
+    book.item("KIT", "FIFO");
+    book.paper(
+        PaperKind.ASSEMBLY,
+        "2026-02-05",
+        Map.of("item", "KIT", "quantity", "1"),
+        "item quantity amount",
+        "ONE",
+        "1",
+        "",
+        "6100",
+        "",
+        "0.50");
   }
 
   /** Five of a lot were sold, two came back. */
@@ -151,7 +168,7 @@ class CheckTest {
   void a_sound_book_holds_and_says_so() {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     assertThat(run(out)).isZero();
-    assertThat(out.toString()).contains("All 29 hold.").doesNotContain("FAULT");
+    assertThat(out.toString()).contains("All 32 hold.").doesNotContain("FAULT");
   }
 
   /** Whatever single figure is falsified, something no longer holds. */
@@ -189,6 +206,9 @@ class CheckTest {
         "update count_entry set quantity = quantity + 1",
         "update count_line set counted = counted + 1",
         "update count_sheet set paper_id = null",
+        "update making set charges = charges + 1",
+        "delete from made_of where weight is null",
+        "delete from made_of where weight is not null",
         "update draft set paper_id = 99999 order by id limit 1"
       })
   void a_falsified_figure_is_found(String falsify) {
@@ -214,6 +234,9 @@ class CheckTest {
           update quantity_move set quantity = quantity * 3 where paper_id = (select max(id) from paper where kind = 'CUSTOMER_RETURN') | of no lot more has come back
           update cost_event set contra_account = (select id from account where code = '6300') where contra_account <> 0 order by id limit 1 | cost of goods sold of each item
           update cost_entry set journal_id = 0 where value <> 0 order by id limit 1 | nothing stands alone
+          update cost_event set booked = booked + 1 where id = (select max(event_id) from made_of where weight is not null) | is worth what its components cost
+          update made_of set weight = 1 where weight is null | are those of the paper
+          update paper set state = 'VOID' where kind = 'ASSEMBLY' | says what was made of what
           """)
   void a_falsified_row_is_found_by_its_rule(String falsify, String rule) {
     book.get(TransactionTemplate.class)

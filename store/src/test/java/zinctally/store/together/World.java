@@ -63,9 +63,10 @@ final class World {
     untracked = "N" + n;
     untouched = "M" + n;
     String method = round % 2 == 0 ? "FIFO" : "AVERAGE";
-    for (String item : List.of("G", "M", "N")) book.item(item + n, method);
+    for (String item : List.of("G", "M", "N", "K")) book.item(item + n, method);
     book.sql().sql("update item set kind = 'NOT_STOCKED' where code = ?").param("N" + n).update();
-    bill = paper(PaperKind.BILL, "2026-02-01", "item quantity price", "G" + n, "20", "2.00");
+    bill = paper(PaperKind.BILL, "2026-02-01", "item quantity price", "G" + n, "24", "2.00");
+    make("2026-02-02", "2", "4");
     ordered =
         paper(PaperKind.PURCHASE_ORDER, "2026-02-02", "item quantity price", "G" + n, "5", "3.00");
     order = book.number(ordered);
@@ -127,6 +128,13 @@ final class World {
         .enter(sheet, new Counting.Counted(item, 0, Quantity.of("12"), "", null), "tester");
   }
 
+  /** Kits of goods. */
+  private Object make(String date, String kits, String of) {
+    Map<String, String> head = fields(date);
+    head.putAll(Map.of("item", "K" + n, "quantity", kits));
+    return post(PaperKind.ASSEMBLY, head, rows("item quantity", goods, of));
+  }
+
   private Object elsewhere() {
     Map<String, String> head = fields("2026-03-08");
     head.put("into", "Van");
@@ -161,6 +169,10 @@ final class World {
     does("changes a method", () -> changeMethod());
     does("buys what never moved", () -> buyFirst());
     does("takes goods elsewhere", () -> elsewhere());
+    does("makes kits of goods", () -> make("2026-03-08", "5", "15"));
+    does(
+        "sells a kit",
+        () -> paper(PaperKind.INVOICE, "2026-03-09", "item quantity price", "K" + n, "1", "9.00"));
     does("counts a piece", () -> count());
     does("posts a count", () -> book.get(Posting.class).post(counted, "tester"));
     does("saves a draft", () -> save());
@@ -249,7 +261,7 @@ final class World {
 
   private Object amendBill() {
     Map<String, String> fields = fields("2026-02-01");
-    List<Map<String, String>> rows = rows("item quantity price", "G" + n, "22", "2.60");
+    List<Map<String, String>> rows = rows("item quantity price", "G" + n, "26", "2.60");
     DraftStore drafts = book.get(DraftStore.class);
     long next = drafts.beginAmending(bill, 1, new Draft(PaperKind.BILL, fields, rows), "tester");
     return FreshBook.agreed(

@@ -5,12 +5,17 @@ import static zinctally.web.paper.form.PaperForm.date;
 import static zinctally.web.paper.form.PaperForm.field;
 import static zinctally.web.paper.form.PaperForm.figure;
 import static zinctally.web.paper.form.PaperForm.shown;
+import static zinctally.web.paper.form.PaperForm.suggest;
 import static zinctally.web.paper.form.PaperForm.text;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.make.Sharing;
 import zinctally.web.paper.form.AreaForms;
+import zinctally.web.paper.form.Choice;
 import zinctally.web.paper.form.Choices;
 import zinctally.web.paper.form.PaperForm;
 import zinctally.web.paper.form.Suggestions;
@@ -18,6 +23,11 @@ import zinctally.web.paper.form.Suggestions;
 /** What papers of handling look like while they are written. */
 @Component
 class HandleForms implements AreaForms {
+  private static final Choice SHARING =
+      Choice.of(
+          Arrays.stream(Sharing.values())
+              .flatMap(s -> Stream.of(s.word(), s.words()))
+              .toArray(String[]::new));
   private final Suggestions offered;
   private final Choices choices;
 
@@ -67,6 +77,52 @@ class HandleForms implements AreaForms {
                 figure("quantity", "Quantity"),
                 text("memo", "Note"),
                 shown("free", "Here now"))),
+        new PaperForm(
+            PaperKind.RECIPE,
+            List.of(
+                date("date", "From"),
+                suggest("item", "What is made", offered.items()),
+                field("quantity", "How many a batch gives"),
+                choice("place", "Made at", choices.whichPlace())),
+            List.of(
+                text("item", "Component, or account for work", offered.items()),
+                figure("quantity", "In a batch"),
+                figure("waste", "Waste %"),
+                figure("batch", "Work for a batch"),
+                figure("piece", "or for each"),
+                text("memo", "Note"),
+                shown("amount", "Present cost"))),
+        new PaperForm(
+            PaperKind.ASSEMBLY,
+            List.of(
+                date("date", "Date"),
+                suggest("item", "What is made", offered.items()),
+                field("quantity", "How many"),
+                field("numbers", "Its lots or serial numbers"),
+                choice("place", "Made at", choices.places()),
+                choice("into", "Comes to", choices.samePlace())),
+            List.of(
+                text("item", "Component, or account for work", offered.items()),
+                figure("quantity", "Goes in"),
+                figure("amount", "Work added"),
+                text("memo", "Note"),
+                shown("free", "Here now"))),
+        new PaperForm(
+            PaperKind.DISASSEMBLY,
+            List.of(
+                date("date", "Date"),
+                suggest("item", "What is taken apart", offered.items()),
+                field("quantity", "How many"),
+                field("numbers", "Its lots or serial numbers"),
+                choice("place", "At", choices.places()),
+                choice("into", "Parts come to", choices.samePlace()),
+                choice("sharing", "Cost is shared by", SHARING)),
+            List.of(
+                text("item", "Part, or account for work", offered.items()),
+                figure("quantity", "Comes out"),
+                figure("share", "Share or value each"),
+                figure("amount", "Own value, or work"),
+                text("memo", "Note"))),
         new PaperForm(
             PaperKind.WRITE_DOWN,
             List.of(date("date", "Date")),

@@ -12,6 +12,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.count.CountListings;
 import zinctally.store.count.CountListings.By;
 import zinctally.store.listing.HandleListings;
+import zinctally.store.make.RecipeListings;
 import zinctally.web.listing.Area;
 import zinctally.web.listing.Asked;
 import zinctally.web.listing.ListPage;
@@ -58,6 +59,20 @@ class HandleLists {
                 ListPage.at("/handle/counted", "Counted last")
                     .known("cycle count due not counted")
                     .lists(a -> CountListings.lastCounted())),
+            group(
+                "Making",
+                ListPage.at("/handle/assemblies", "Assemblies")
+                    .known("made kits build production recipe")
+                    .lists(a -> HandleListings.assemblies()),
+                ListPage.at("/handle/disassemblies", "Disassemblies")
+                    .known("taken apart split parts")
+                    .lists(a -> HandleListings.disassemblies()),
+                ListPage.at("/handle/recipes", "Recipes")
+                    .known("bill of materials can be made missing kit")
+                    .lists(a -> RecipeListings.recipes()),
+                ListPage.at("/handle/uses", "What goes into what")
+                    .known("where used component part recipe")
+                    .lists(a -> RecipeListings.uses())),
             group(
                 "Places",
                 ListPage.at("/handle/transfers", "Transfers")

@@ -87,7 +87,7 @@ class GoOnController {
       if (paper.equals("all") || paper.equals(String.valueOf(offer.paper())))
         rows.addAll(rows(typed, offer.number(), book));
     if (paper.equals("usual"))
-      open.usualAccount(typed, book).ifPresent(a -> rows.add(Map.of("item", a.code())));
+      open.filling(typed, book).ifPresent(filling -> rows.addAll(filling.rows()));
     Draft taken = new Draft(kind, typed.fields(), rows);
     long into =
         drafts

@@ -6,25 +6,23 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
-import zinctally.core.ledger.Account;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.buy.OfferStore;
-import zinctally.store.buy.SupplierStore;
 import zinctally.web.shell.Say;
 
 /** What is open with the party of a paper, to be taken into it. */
 @Component
 class OpenBeside {
   private final OfferStore offers;
-  private final SupplierStore suppliers;
+  private final List<Filling> fillings;
   private final Say say;
 
-  OpenBeside(OfferStore offers, SupplierStore suppliers, Say say) {
+  OpenBeside(OfferStore offers, List<Filling> fillings, Say say) {
     this.offers = offers;
-    this.suppliers = suppliers;
+    this.fillings = fillings;
     this.say = say;
   }
 
@@ -57,13 +55,9 @@ class OpenBeside {
         .toList();
   }
 
-  /** The account a supplier's bills usually go to, while nothing else is typed. */
-  Optional<Account> usualAccount(Draft draft, BookCatalogue book) {
-    if (!draft.kind().is(Trait.BILLS) || !draft.typedRows().isEmpty()) return Optional.empty();
-    return party(draft, book)
-        .flatMap(p -> suppliers.card(p.id()))
-        .filter(c -> c.account() != 0)
-        .map(c -> book.account(c.account()));
+  /** What an empty paper can be filled with. */
+  Optional<Filling.Offered> filling(Draft draft, BookCatalogue book) {
+    return fillings.stream().flatMap(f -> f.offered(draft, book).stream()).findFirst();
   }
 
   /** Bills or invoices that a payment can settle, and credit. */

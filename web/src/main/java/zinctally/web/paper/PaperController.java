@@ -108,6 +108,9 @@ class PaperController {
     model.addAttribute("valued", paper.kind().is(Trait.VALUED));
     model.addAttribute("sells", paper.kind().is(Trait.SELLS));
     model.addAttribute("across", paper.kind().is(Trait.ACROSS));
+    boolean recipe = paper.kind().is(Trait.RECIPES);
+    model.addAttribute("recipe", recipe);
+    model.addAttribute("adds", recipe || paper.kind().is(Trait.MAKES));
     Set<Awaits> awaits = awaits(paper);
     model.addAttribute("mayReturn", back(paper, awaits, who).isPresent());
     if (paper.kind().is(Trait.SELLS)) model.addAttribute("earned", papers.earned(id));

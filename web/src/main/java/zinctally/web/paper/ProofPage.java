@@ -10,7 +10,6 @@ import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
-import zinctally.core.ledger.Account;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
@@ -152,7 +151,7 @@ class ProofPage {
     model.addAttribute("offers", open.offers(draft, book));
     model.addAttribute("draftId", saved.id());
     model.addAttribute(
-        "usualAccount", open.usualAccount(draft, book).map(Account::label).orElse(null));
+        "filling", open.filling(draft, book).map(Filling.Offered::words).orElse(null));
     before.ifPresent(b -> model.addAttribute("changes", TextChange.between(b, draft, form)));
     proof.reading().paper().ifPresent(paper -> model.addAttribute("totals", totals(paper)));
     if (draft.kind().is(PaperKind.Trait.ACROSS))

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.function.IntFunction;
 import java.util.function.ToLongFunction;
 import org.jspecify.annotations.Nullable;
@@ -28,6 +29,7 @@ import zinctally.core.papers.flow.Awaits;
  * @param awaits what its lines wait for
  * @param fills what it brings of what earlier papers wait for
  * @param again items whose pools are worked out again from their first event
+ * @param making how what it makes gets its worth; null when it makes nothing
  */
 public record Plan(
     List<Event> events,
@@ -37,7 +39,8 @@ public record Plan(
     List<Settlement> settlements,
     List<Wait> awaits,
     List<Fill> fills,
-    List<Long> again) {
+    List<Long> again,
+    @Nullable Making making) {
   public Plan(
       List<Event> events,
       List<Move> moves,
@@ -55,13 +58,20 @@ public record Plan(
       List<Settlement> settlements,
       List<Wait> awaits,
       List<Fill> fills) {
-    this(events, moves, lines, dues, settlements, awaits, fills, List.of());
+    this(events, moves, lines, dues, settlements, awaits, fills, List.of(), null);
   }
 
   /** A plan that has pools worked out again and does nothing else. */
   public static Plan again(List<Long> items) {
     return new Plan(
-        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), items);
+        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), items, null);
+  }
+
+  /** A plan that makes goods of other goods. */
+  public static Plan making(
+      List<Event> events, List<Move> moves, List<JournalLine> lines, Making making) {
+    return new Plan(
+        events, moves, lines, List.of(), List.of(), List.of(), List.of(), List.of(), making);
   }
 
   /** What an event belongs to. */
@@ -205,6 +215,31 @@ public record Plan(
   public record Fill(int line, long awaited, Quantity quantity, Money value, LocalDate on) {}
 
   /**
+   * Goods made of what else leaves with the plan.
+   *
+   * @param charges minor units added, less what comes in at a value of its own
+   * @param results which of its ins share what left and the charges
+   */
+  public record Making(long charges, List<Result> results) {
+    public Making {
+      results = List.copyOf(results);
+    }
+
+    /** The weight of an event among those that share; empty when it is worth what it says. */
+    public OptionalLong weight(long item, Spot spot) {
+      return results.stream()
+          .filter(r -> r.item == item && r.spot.equals(spot))
+          .mapToLong(Result::weight)
+          .findFirst();
+    }
+  }
+
+  /**
+   * @param weight its share, zero or more
+   */
+  public record Result(long item, Spot spot, long weight) {}
+
+  /**
    * The event of an item at a spot.
    *
    * @throws java.util.NoSuchElementException when there is none
@@ -220,7 +255,7 @@ public record Plan(
   public Plan costing(IntFunction<Money> costOfLine) {
     List<Wait> costed =
         awaits.stream().map(w -> w.value.isEmpty() ? w.at(costOfLine.apply(w.line())) : w).toList();
-    return new Plan(events, moves, lines, dues, settlements, costed, fills, again);
+    return new Plan(events, moves, lines, dues, settlements, costed, fills, again, making);
   }
 
   /** Lots that are named for the first time. */
@@ -237,6 +272,6 @@ public record Plan(
             .toList();
     List<Move> withMoves =
         moves.stream().map(m -> m.lot == null ? m : m.of(made.getOrDefault(m.lot, m.lot))).toList();
-    return new Plan(withEvents, withMoves, lines, dues, settlements, awaits, fills, again);
+    return new Plan(withEvents, withMoves, lines, dues, settlements, awaits, fills, again, making);
   }
 }

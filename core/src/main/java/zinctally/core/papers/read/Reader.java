@@ -125,6 +125,11 @@ public final class Reader {
         ::iterator;
   }
 
+  /** The paper's own fields, read as those of one more line, which stands before the others. */
+  public RowReader head() {
+    return new RowReader(this, RowReader.HEAD);
+  }
+
   /** What is said of figures that no long holds. */
   public void tooLarge() {
     fault(Fault.whole("The amounts are too large to add up."));

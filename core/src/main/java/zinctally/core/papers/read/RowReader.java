@@ -21,6 +21,9 @@ public final class RowReader {
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private static final int LONGEST_NOTE = 300;
 
+  /** Where the paper's own fields stand among its lines. */
+  static final int HEAD = -1;
+
   private final Reader in;
 
   private final int index;
@@ -30,7 +33,7 @@ public final class RowReader {
     this.index = index;
   }
 
-  /** Where it stands, from zero. */
+  /** Where it stands, from zero; below zero for the paper's own fields. */
   public int index() {
     return index;
   }
@@ -41,12 +44,12 @@ public final class RowReader {
 
   /** What is typed in a column. */
   public String cell(String column) {
-    return in.draft.cell(index, column);
+    return index == HEAD ? in.draft.field(column) : in.draft.cell(index, column);
   }
 
   /** The name of its cell in a column. */
   public String at(String column) {
-    return "rows." + index + "." + column;
+    return index == HEAD ? column : "rows." + index + "." + column;
   }
 
   public void fault(String column, String says) {
@@ -75,9 +78,9 @@ public final class RowReader {
     return in.sound(index);
   }
 
-  /** What is known of it. */
+  /** What is known of it; nothing stands beside the paper's own fields. */
   public void facts(Reading.RowFacts facts) {
-    in.facts.put(index, facts);
+    if (index != HEAD) in.facts.put(index, facts);
   }
 
   /**

@@ -19,6 +19,7 @@ import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.flow.FlowReader;
 import zinctally.core.papers.read.LineAmounts;
 import zinctally.core.papers.read.Margin;
+import zinctally.core.papers.read.OnAccount;
 import zinctally.core.papers.read.PartyQuestions;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
@@ -97,10 +98,8 @@ public final class TradeReader {
       boolean sound) {}
 
   private Optional<Typed> typed(RowReader row) {
-    String cell = row.cell("item");
-    Optional<Account> account = account(cell);
+    Optional<Account> account = OnAccount.of(row);
     Item item = account.isPresent() ? null : row.item();
-    account.ifPresent(a -> checkFreeAccount(row, a));
     if (item == null && account.isEmpty()) return Optional.empty();
     Units units = item == null ? Units.of(Unit.EACH) : item.units();
     boolean alone = account.isPresent() || in.draft.kind() == PaperKind.COUNTER_SALE;
@@ -118,7 +117,9 @@ public final class TradeReader {
     TaxRate rate = row.rate();
     Place from = row.place(place);
     String wording =
-        item == null ? wording(cell) : buying ? item.purchaseWording() : item.saleWording();
+        item == null
+            ? OnAccount.wording(row)
+            : buying ? item.purchaseWording() : item.saleWording();
     return Optional.of(
         new Typed(
             row,
@@ -131,22 +132,6 @@ public final class TradeReader {
             off,
             rate,
             row.sound()));
-  }
-
-  /** The account a cell names, alone or followed by words of its own for the paper. */
-  private Optional<Account> account(String cell) {
-    if (cell.isEmpty() || in.book.item(cell).isPresent()) return Optional.empty();
-    return in.book
-        .account(cell)
-        .or(
-            () ->
-                cell.indexOf(' ') < 0 ? Optional.empty() : in.book.account(cell.split(" ", 2)[0]));
-  }
-
-  private String wording(String cell) {
-    return in.book.account(cell).isPresent() || cell.indexOf(' ') < 0
-        ? ""
-        : cell.split(" ", 2)[1].strip();
   }
 
   /** The rows with their amounts, once what comes off the whole is spread over them. */
@@ -191,15 +176,6 @@ public final class TradeReader {
             tax,
             t.rate,
             flow));
-  }
-
-  private void checkFreeAccount(RowReader row, Account account) {
-    if (!account.active()) row.fault("item", account.label() + " is switched off.");
-    if (account.role().control())
-      row.fault(
-          "item",
-          account.label()
-              + " is a control account; it is kept by papers and takes no line by hand.");
   }
 
   /** How the lines that are no goods are shared over those that are. */

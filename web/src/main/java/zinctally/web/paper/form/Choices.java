@@ -28,6 +28,11 @@ public class Choices {
     return Choice.from(() -> words(Map.of("", ""), setup.places(), p -> p));
   }
 
+  /** A place that is the paper's own while none is named; asked only where there are more. */
+  public Choice samePlace() {
+    return new Choice(() -> words(Map.of("", "the same place"), setup.places(), p -> p), 2);
+  }
+
   public Choice money() {
     return Choice.from(() -> words(Map.of(), setup.moneyAccounts(), m -> m));
   }

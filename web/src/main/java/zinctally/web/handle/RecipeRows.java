@@ -1,0 +1,37 @@
+package zinctally.web.handle;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import zinctally.core.number.Quantity;
+import zinctally.core.papers.make.Batch;
+import zinctally.store.book.BookCatalogue;
+
+/** Lines of papers by a recipe, as they are typed. */
+final class RecipeRows {
+  private RecipeRows() {}
+
+  /** What goes into so many, waste and work included. */
+  static List<Map<String, String>> goingIn(Batch batch, Quantity many, BookCatalogue book) {
+    return Stream.concat(
+            batch.parts().stream().map(p -> row(p, batch.needed(p, many))),
+            batch.work().stream()
+                .map(
+                    w ->
+                        Map.of(
+                            "item",
+                            (w.account().code() + " " + w.wording()).strip(),
+                            "amount",
+                            book.rules().coin().plain(batch.charged(w, many)))))
+        .toList();
+  }
+
+  /** What is in so many. */
+  static List<Map<String, String>> comingOut(Batch batch, Quantity many) {
+    return batch.parts().stream().map(p -> row(p, batch.needed(p.withoutWaste(), many))).toList();
+  }
+
+  private static Map<String, String> row(Batch.Part part, Quantity quantity) {
+    return Map.of("item", part.item().code(), "quantity", part.item().units().typed(quantity));
+  }
+}
