@@ -116,11 +116,11 @@ public enum PaperKind {
       "stock take inventory physical counting",
       MOVES_GOODS,
       COUNTED),
-  RECIPE("Recipe", "RE", "", "handle", "bill of materials kit components batch", RECIPES),
+  RECIPE("Recipe", "RE", "e", "handle", "bill of materials kit components batch", RECIPES),
   ASSEMBLY(
       "Assembly",
       "AS",
-      "k",
+      "u",
       "handle",
       "make build kit produce manufacture bundle recipe",
       MOVES_GOODS,

@@ -198,19 +198,27 @@ public class OrderStore {
   }
 
   /**
-   * Begins one draft a supplier of so much of items, from whom each usually comes.
+   * Begins one draft a supplier of so much of items, from whom each usually comes; items that stand
+   * in such a draft already are left out.
    *
    * @param wanted millionths by item
    * @return the drafts' ids
    */
   public List<Long> draftOrders(Map<Long, Long> wanted, Map<String, String> fields, String login) {
     if (wanted.isEmpty()) return List.of();
+    Set<String> drafted = drafted();
+    Map<Long, Long> left = new LinkedHashMap<>();
     Map<Long, String> suppliers = new LinkedHashMap<>();
-    sql.sql("select id, supplier from item where id in (:ids)")
+    sql.sql("select id, code, supplier from item where id in (:ids)")
         .param("ids", wanted.keySet())
-        .query((row, n) -> suppliers.put(row.getLong(1), row.getString(2)))
-        .list();
-    return draftOrders(wanted, suppliers, fields, login);
+        .query(
+            row -> {
+              long item = row.getLong(1);
+              if (drafted.contains(row.getString(2))) return;
+              left.put(item, Objects.requireNonNull(wanted.get(item)));
+              suppliers.put(item, row.getString(3));
+            });
+    return draftOrders(left, suppliers, fields, login);
   }
 
   private List<Long> draftOrders(

@@ -18,9 +18,11 @@ import zinctally.core.cost.Method;
 import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
+import zinctally.core.units.Units;
 import zinctally.store.cost.PoolHead;
 import zinctally.store.cost.PoolStore;
 import zinctally.store.paper.PaperStore;
+import zinctally.store.sql.UnitColumns;
 
 /** Why goods cost what they cost: the chain from a figure to the papers behind it. */
 @Repository
@@ -47,6 +49,7 @@ public class WhyStore {
    * @param value minor units of those
    * @param whole millionths that came
    * @param price minor units for all of those, before charges
+   * @param made of what it was made; null when it was not
    */
   public record Part(
       PaperStore.@Nullable PaperRef paper,
@@ -55,11 +58,25 @@ public class WhyStore {
       long value,
       long whole,
       long price,
-      List<Charge> charges) {
+      List<Charge> charges,
+      @Nullable Made made) {
     public long wholeValue() {
       return price + charges.stream().mapToLong(Charge::amount).sum();
     }
   }
+
+  /**
+   * What went into something.
+   *
+   * @param work minor units that were added
+   */
+  public record Made(List<Component> components, long work) {}
+
+  /**
+   * @param quantity millionths
+   * @param cost minor units
+   */
+  public record Component(String item, Units units, long quantity, long cost) {}
 
   /** One entry of an event in the stock book. */
   public record Booking(LocalDate date, long value, PaperStore.PaperRef cause) {}
@@ -172,7 +189,7 @@ public class WhyStore {
 
   private static Part taken(@Nullable Part arrival, long quantity, long value) {
     return arrival == null
-        ? new Part(null, false, quantity, value, 0, 0, List.of())
+        ? new Part(null, false, quantity, value, 0, 0, List.of(), null)
         : new Part(
             arrival.paper(),
             arrival.back(),
@@ -180,7 +197,8 @@ public class WhyStore {
             value,
             arrival.whole(),
             arrival.price(),
-            arrival.charges());
+            arrival.charges(),
+            arrival.made());
   }
 
   /** What is on hand now, arrival by arrival; an average pool is one part without a paper. */
@@ -234,6 +252,7 @@ public class WhyStore {
                 list.stream()
                     .map(c -> new Charge(Objects.requireNonNull(refs.get(c[0])), c[1]))
                     .toList()));
+    Map<Long, Made> made = made(wanted);
     for (Booked booked : pools.events(wanted)) {
       long id = booked.event().id();
       boolean back = booked.event().kind() == EventKind.BACK;
@@ -246,9 +265,38 @@ public class WhyStore {
               0,
               booked.event().quantity(),
               back ? booked.value() : booked.event().value(),
-              charges.getOrDefault(id, List.of())));
+              charges.getOrDefault(id, List.of()),
+              made.get(id)));
     }
     return parts;
+  }
+
+  /** Of what arrivals were made, those that were. */
+  private Map<Long, Made> made(List<Long> events) {
+    Map<Long, Made> made = new HashMap<>();
+    sql.sql(
+            """
+            select r.event_id, m.charges, i.name, i.*, e.quantity, e.booked
+            from made_of r join making m on m.paper_id = r.paper_id
+            join made_of c on c.paper_id = r.paper_id and c.weight is null
+            join cost_event e on e.id = c.event_id join item i on i.id = e.item_id
+            where r.event_id in (:events) and r.weight is not null
+            order by r.event_id, e.line, e.part
+            """)
+        .param("events", events)
+        .query(
+            row -> {
+              long work = row.getLong("charges");
+              made.computeIfAbsent(row.getLong("event_id"), e -> new Made(new ArrayList<>(), work))
+                  .components
+                  .add(
+                      new Component(
+                          row.getString("name"),
+                          UnitColumns.units(row),
+                          row.getLong("quantity"),
+                          -row.getLong("booked")));
+            });
+    return made;
   }
 
   private List<Booking> bookings(long event) {

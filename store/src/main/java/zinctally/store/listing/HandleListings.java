@@ -66,7 +66,7 @@ public final class HandleListings {
     return upAndDown(
         "Assemblies",
         new Words("Note", "Made", "Went in"),
-        "Nothing made yet. Press n, then k, when goods are made of other goods.",
+        "Nothing made yet. Press n, then u, when goods are made of other goods.",
         PaperKind.ASSEMBLY);
   }
 

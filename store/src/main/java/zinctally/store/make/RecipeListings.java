@@ -58,7 +58,7 @@ public final class RecipeListings {
             new Column("who", "Posted by", "p.posted_by", TEXT)),
         "r.paper_id",
         "code",
-        "No recipe yet. Begin one with New, Recipe: what is made, and of what.");
+        "No recipe yet. Press n, then e, to say what something is made of.");
   }
 
   /** As many as the scarcest part is enough for; whole pieces of what is counted. */

@@ -9,6 +9,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import zinctally.store.goods.LotStore;
+import zinctally.store.goods.LotTrace;
 import zinctally.web.paper.SlipPdf;
 import zinctally.web.shell.NotThere;
 
@@ -16,10 +17,12 @@ import zinctally.web.shell.NotThere;
 @Controller
 class LotController {
   private final LotStore lots;
+  private final LotTrace traces;
   private final SlipPdf pdfs;
 
-  LotController(LotStore lots, SlipPdf pdfs) {
+  LotController(LotStore lots, LotTrace traces, SlipPdf pdfs) {
     this.lots = lots;
+    this.traces = traces;
     this.pdfs = pdfs;
   }
 
@@ -42,6 +45,8 @@ class LotController {
   @GetMapping("/goods/lot/{id:\\d+}")
   String trace(@PathVariable long id, Model model) {
     model.addAttribute("lot", lots.find(id).orElseThrow(() -> new NotThere("lot " + id)));
+    model.addAttribute("wentIn", traces.wentIn(id));
+    model.addAttribute("wentInto", traces.wentInto(id));
     return "goods/lot";
   }
 }

@@ -55,10 +55,14 @@ class WhyController {
     this.say = say;
   }
 
-  /** Part of a sentence, with the paper it speaks of if there is one. */
-  record Piece(String says, long paper, String number) {
+  /** Part of a sentence: words, or a link to the paper or page it speaks of. */
+  record Piece(String says, String href, String linked) {
     static Piece of(String says) {
-      return new Piece(says, 0, "");
+      return new Piece(says, "", "");
+    }
+
+    static Piece of(PaperStore.PaperRef paper) {
+      return new Piece("", "/papers/" + paper.id(), paper.number());
     }
   }
 
@@ -102,7 +106,7 @@ class WhyController {
                       + " on "
                       + booking.date()
                       + ", by "),
-              new Piece("", booking.cause().id(), booking.cause().number())));
+              Piece.of(booking.cause())));
       first = false;
     }
     String heading =
@@ -140,21 +144,41 @@ class WhyController {
                   + say.money(part.value())
                   + (part.back() ? " came back with " : " came from ")));
     else pieces.add(Piece.of(begin));
-    pieces.add(new Piece("", part.paper().id(), part.paper().number()));
+    pieces.add(Piece.of(part.paper()));
     pieces.add(
         Piece.of(
             " of "
                 + part.paper().date()
                 + ": "
                 + units.say(new Quantity(part.whole()))
-                + (part.back() ? " at the cost at which they left, " : " at the price of ")
+                + (part.back()
+                    ? " at the cost at which they left, "
+                    : part.made() == null ? " at the price of " : " made at ")
                 + say.money(part.price())));
     for (WhyStore.Charge charge : part.charges()) {
       pieces.add(Piece.of(", " + say.change(charge.amount()) + " by "));
-      pieces.add(new Piece("", charge.paper().id(), charge.paper().number()));
+      pieces.add(Piece.of(charge.paper()));
     }
     pieces.add(Piece.of(", so " + each(part.wholeValue(), part.whole()) + "."));
+    if (part.made() != null) made(part, part.made(), pieces);
     return pieces;
+  }
+
+  /** What it was made of, and the page that says why that cost so much. */
+  private void made(WhyStore.Part part, WhyStore.Made made, List<Piece> pieces) {
+    List<String> of = new ArrayList<>();
+    for (WhyStore.Component c : made.components())
+      of.add(
+          c.units().say(new Quantity(c.quantity()))
+              + " "
+              + c.item()
+              + " for "
+              + say.money(c.cost()));
+    if (made.work() != 0) of.add(say.money(made.work()) + " of work");
+    pieces.add(Piece.of(" Into " + Objects.requireNonNull(part.paper()).number() + " went "));
+    pieces.add(Piece.of(String.join(", ", of) + ": "));
+    pieces.add(new Piece("", "/papers/" + part.paper().id() + "/why", "why those cost that"));
+    pieces.add(Piece.of("."));
   }
 
   @GetMapping("/goods/item/{id}/why")

@@ -6,8 +6,11 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -144,8 +147,13 @@ class RecipeController {
     asked.needs.toBuy().forEach((item, many) -> toBuy.put(item.id(), many.micros()));
     int ordered =
         orders.draftOrders(toBuy, heads.defaults(PaperKind.PURCHASE_ORDER), who.getName()).size();
+    Set<String> drafted =
+        drafts.open(PaperKind.ASSEMBLY).stream()
+            .map(d -> d.field("item").toLowerCase(Locale.ROOT))
+            .collect(Collectors.toSet());
     int made = 0;
     for (Map.Entry<Item, Quantity> part : asked.needs.toMake().entrySet()) {
+      if (drafted.contains(part.getKey().code().toLowerCase(Locale.ROOT))) continue;
       KnownRecipe of = recipes.on(part.getKey().id(), LocalDate.now(clock), book).orElseThrow();
       assembly(of, part.getValue(), book, who);
       made++;
@@ -153,7 +161,7 @@ class RecipeController {
     after.addFlashAttribute(
         "told",
         ordered + made == 0
-            ? "Nothing is missing."
+            ? "Nothing is missing that does not stand in a draft already."
             : "Begun: "
                 + count(ordered, "draft of an order", "drafts of orders")
                 + " and "

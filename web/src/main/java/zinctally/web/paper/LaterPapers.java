@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.stereotype.Component;
+import zinctally.core.cost.EventKind;
 import zinctally.core.proof.Proof;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.paper.PaperStore;
@@ -46,12 +47,13 @@ class LaterPapers {
         .map(
             l -> {
               PaperStore.PaperRef ref = Objects.requireNonNull(refs.get(l.event().id()));
+              boolean made = l.event().kind() == EventKind.IN;
               return new Shown(
                   ref.id(),
                   ref.number(),
                   ref.date().toString(),
-                  codes.getOrDefault(l.item(), ""),
-                  say.change(-l.difference()),
+                  codes.getOrDefault(l.item(), "") + (made ? " made" : ""),
+                  say.change(made ? l.difference() : -l.difference()),
                   l.postingDate().toString());
             })
         .toList();

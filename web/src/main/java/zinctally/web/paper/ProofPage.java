@@ -231,7 +231,8 @@ class ProofPage {
         charged.merge(entry.item(), entry.value(), Math::addExact);
     Map<Long, Long> sold = new LinkedHashMap<>();
     for (Proof.Later later : work.later())
-      sold.merge(later.item(), -later.difference(), Math::addExact);
+      if (later.event().kind() != EventKind.IN)
+        sold.merge(later.item(), -later.difference(), Math::addExact);
     List<Effect> effects = new ArrayList<>();
     for (Proof.Shift shift : work.shifts()) {
       long all = charged.getOrDefault(shift.item().id(), 0L);

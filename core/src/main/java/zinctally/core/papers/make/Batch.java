@@ -1,7 +1,6 @@
 package zinctally.core.papers.make;
 
 import java.math.BigDecimal;
-import java.math.BigInteger;
 import java.math.RoundingMode;
 import java.util.List;
 import zinctally.core.goods.Item;
@@ -65,26 +64,5 @@ public record Batch(Item item, Quantity made, List<Part> parts, List<Labour> wor
   public long charged(Labour labour, Quantity many) {
     long batch = Share.of(labour.batch(), many.micros(), made.micros());
     return Math.addExact(batch, Share.of(labour.piece(), many.micros(), Quantity.ONE));
-  }
-
-  /**
-   * How many can be made of so much of a part, in whole pieces where they are counted.
-   *
-   * @param here base units of the part that are here
-   */
-  public Quantity enoughFor(Part part, Quantity here) {
-    if (here.signum() <= 0) return Quantity.ZERO;
-    BigDecimal each = BigDecimal.valueOf(part.quantity().micros());
-    BigInteger many =
-        BigDecimal.valueOf(here.micros())
-            .multiply(BigDecimal.valueOf(made.micros()))
-            .multiply(HUNDRED)
-            .divide(each.multiply(part.waste().add(HUNDRED)), 0, RoundingMode.DOWN)
-            .toBigInteger();
-    if (item.units().base().counted()) {
-      BigInteger whole = BigInteger.valueOf(Quantity.ONE);
-      many = many.divide(whole).multiply(whole);
-    }
-    return new Quantity(many.min(BigInteger.valueOf(Long.MAX_VALUE)).longValueExact());
   }
 }

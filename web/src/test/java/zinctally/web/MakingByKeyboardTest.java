@@ -1,0 +1,62 @@
+package zinctally.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import java.time.LocalDate;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Kits are made by a recipe, and one is taken apart again, without the mouse. */
+class MakingByKeyboardTest extends OwnBookTest {
+  @BeforeAll
+  static void parts() {
+    for (String code : new String[] {"KIT", "JAR", "LID"}) item(code, "FIFO", "NONE");
+    receive("JAR", "2026-03-01", "30", "2.00");
+    receive("LID", "2026-03-01", "16", "0.50");
+  }
+
+  @Test
+  void kits_are_made_as_far_as_there_are_parts() {
+    begin("e");
+    page.fill("#item", "KIT");
+    page.fill("#quantity", "1");
+    page.focus("[data-cell='rows.0.item']");
+    type("JAR", "1", "", "", "", "");
+    type("LID", "1", "", "", "", "");
+    type("6100 Packing", "", "", "0.25", "", "");
+    String recipe = post("One each", "2.75");
+    page.waitForSelector("text=A recipe moves no goods");
+    page.click("text=What it needs");
+    page.waitForURL("**/handle/recipes/*");
+    page.fill("[name=quantity]", "20");
+    page.keyboard().press("Enter");
+    page.waitForSelector(".lack:has-text('4 missing')");
+    assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    page.click("text=Draft what is missing");
+    page.waitForSelector("text=Begun: 1 draft of an order and 0 of assemblies");
+    page.click("text=Draft what is missing");
+    page.waitForSelector("text=Nothing is missing that does not stand in a draft already.");
+
+    begin("u");
+    page.fill("#item", "KIT");
+    page.fill("#quantity", "16");
+    page.waitForSelector("text=Fill in 16 by " + recipe);
+    page.keyboard().press("Alt+A");
+    page.waitForURL("**/drafts/*?at=0");
+    assertThat(page.inputValue("[data-cell='rows.0.quantity']")).isEqualTo("16");
+    assertThat(page.inputValue("[data-cell='rows.2.amount']")).isEqualTo("4.00");
+    String made = post("30 → 14", "16 → 0", "0 → 16", "44.00");
+    assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    assertThat(worth("KIT")).isEqualTo(4_400);
+
+    sell(LocalDate.now().plusDays(1).toString(), "KIT", "1");
+    long sale = desk.sql().sql("select max(id) from paper").query(Long.class).single();
+    page.navigate(desk.address + "/papers/" + sale + "/why");
+    assertThat(page.textContent("main"))
+        .contains(
+            "Into " + made + " went 16 Item JAR for 32.00, 16 Item LID for 8.00, 4.00 of work");
+    page.navigate(desk.address + "/handle/assemblies?filter=kit");
+    assertThat(page.textContent("#rows")).contains(made);
+  }
+}
