@@ -35,6 +35,7 @@ class DemoMaking {
     if (winter && day.getDayOfMonth() >= 8 && day.getDayOfWeek().getValue() == 3) pour(day);
     if (!winter && day.getDayOfMonth() <= 7 && day.getDayOfWeek().getValue() == 2) hives(day, 2);
     if (day.equals(LocalDate.of(2026, 7, 14))) apart(day);
+    if (day.equals(LocalDate.of(2026, 11, 17))) order(day);
   }
 
   private void begin(LocalDate day) {
@@ -120,6 +121,34 @@ class DemoMaking {
         Map.of("item", "CRB-01", "quantity", String.valueOf(many)),
         Map.of("item", "RFC-01", "quantity", String.valueOf(many)),
         Map.of("item", "6100 Putting together", "amount", many * 12 + ".50"));
+  }
+
+  /** Candle boxes for the winter fair, the first of them made a day later. */
+  private void order(LocalDate day) {
+    String order =
+        papers.post(
+            PaperKind.WORK_ORDER,
+            Map.of(
+                "date", day.toString(),
+                "item", "CAN-B6",
+                "quantity", "40",
+                "expected", day.plusDays(14).toString(),
+                "notes", "for the winter fair"),
+            List.of(Map.of("item", "CAN-16", "quantity", "240")));
+    papers.post(
+        PaperKind.ASSEMBLY,
+        Map.of(
+            "date",
+            day.plusDays(1).toString(),
+            "item",
+            "CAN-B6",
+            "quantity",
+            "12",
+            "work_order",
+            order),
+        List.of(
+            Map.of("item", "CAN-16", "quantity", "72"),
+            Map.of("item", "6300 Box and ribbon", "amount", "10.20")));
   }
 
   /** A hive whose frames were gnawed: what is still good of it comes back. */

@@ -4,6 +4,12 @@ insert ignore into paper_kind (kind, words, side, sign, sale, tax_role, tax_sign
   values ('ASSEMBLY', 'Assembly', '', 1, 0, '', 0), ('DISASSEMBLY', 'Disassembly', '', 1, 0, '', 0),
     ('RECIPE', 'Recipe', '', 1, 0, '', 0);
 
+insert ignore into paper_kind (kind, words, side, sign, sale, tax_role, tax_sign, orders, approved)
+  values ('WORK_ORDER', 'Work order', '', 1, 0, '', 0, true, true);
+
+-- What a work order waits for is nobody's.
+alter table awaited modify party_id bigint null;
+
 create table if not exists making (
   paper_id bigint primary key references paper (id),
   charges bigint not null comment 'minor units added to the components'' cost, less what came in at a value of its own'

@@ -72,6 +72,7 @@ class RandomTradeTest {
           PaperKind.INVOICE,
           PaperKind.CUSTOMER_RETURN,
           PaperKind.ADJUSTMENT,
+          PaperKind.WORK_ORDER,
           PaperKind.ASSEMBLY,
           PaperKind.ASSEMBLY,
           PaperKind.ASSEMBLY,
@@ -201,8 +202,11 @@ class RandomTradeTest {
       case TRANSFER -> more.put("into", "Van");
       case ADJUSTMENT ->
           row.putAll(Map.of("reason", "Breakage", "quantity", String.valueOf(dice.nextInt(9) - 6)));
+      case WORK_ORDER -> more.putAll(Map.of("item", "R" + dice.nextInt(4), "quantity", "3"));
       case ASSEMBLY, DISASSEMBLY -> {
-        more.putAll(Map.of("item", "R" + dice.nextInt(4), "quantity", "2", "sharing", "quantity"));
+        String made = "R" + dice.nextInt(4);
+        more.putAll(Map.of("item", made, "quantity", "2", "sharing", "quantity"));
+        more.put("work_order", any(made, "'TO_BE_MADE'"));
         work.putAll(Map.of("item", "6100", "amount", "0.%02d".formatted(1 + dice.nextInt(99))));
       }
       case STOCK_COUNT -> {

@@ -8,6 +8,7 @@ import zinctally.core.papers.count.StockCountReader;
 import zinctally.core.papers.make.AssemblyReader;
 import zinctally.core.papers.make.DisassemblyReader;
 import zinctally.core.papers.make.RecipeReader;
+import zinctally.core.papers.make.WorkOrderReader;
 import zinctally.core.papers.money.AccountRowsReader;
 import zinctally.core.papers.money.PaymentReader;
 import zinctally.core.papers.move.DeliveryReader;
@@ -45,6 +46,7 @@ public final class DraftReader {
       case TRANSFER -> TransferReader.transfer(reader);
       case ADJUSTMENT -> AdjustmentReader.adjustment(reader);
       case RECIPE -> RecipeReader.recipe(reader);
+      case WORK_ORDER -> WorkOrderReader.workOrder(reader);
       case ASSEMBLY -> AssemblyReader.assembly(reader);
       case DISASSEMBLY -> DisassemblyReader.disassembly(reader);
       case STOCK_COUNT -> StockCountReader.count(reader);

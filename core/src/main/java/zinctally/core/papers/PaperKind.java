@@ -117,6 +117,7 @@ public enum PaperKind {
       MOVES_GOODS,
       COUNTED),
   RECIPE("Recipe", "RE", "e", "handle", "bill of materials kit components batch", RECIPES),
+  WORK_ORDER("Work order", "WO", "", "handle", "make build production job request", ORDERS),
   ASSEMBLY(
       "Assembly",
       "AS",

@@ -30,7 +30,7 @@ public final class OrderListings {
         when k.approved and b.approver <> '' and d.approved_at is null then 'waits for approval'
         when d.ended_at is not null then 'cancelled'
         when not exists (select 1 from awaited a where a.paper_id = p.id
-                         and a.what in ('ORDERED_GOODS', 'PROMISED_GOODS')
+                         and a.what in ('ORDERED_GOODS', 'PROMISED_GOODS', 'TO_BE_MADE')
                          and a.open_quantity > 0)
           and not exists (select 1 from awaited a where a.paper_id = p.id
                           and a.what in ('ORDERED_BILL', 'PROMISED_INVOICE')
@@ -40,10 +40,39 @@ public final class OrderListings {
                                           and g.what in ('ORDERED_GOODS', 'PROMISED_GOODS')))
           then 'complete'
         when exists (select 1 from awaited a where a.paper_id = p.id
-                     and a.what in ('ORDERED_GOODS', 'PROMISED_GOODS')
+                     and a.what in ('ORDERED_GOODS', 'PROMISED_GOODS', 'TO_BE_MADE')
                      and a.open_quantity < a.quantity)
-          then if(k.side = 'CUSTOMER', 'part delivered', 'part received')
+          then case k.side when 'CUSTOMER' then 'part delivered' when 'SUPPLIER' then 'part received'
+            else 'in hand' end
         else 'open' end""";
+
+  /** Work orders, how much of each is made, and how far they are. */
+  public static Listing workOrders() {
+    return new Listing(
+        "Work orders",
+        """
+        awaited t straight_join paper p on p.id = t.paper_id straight_join paper_kind k on k.kind = p.kind
+        join order_head d on d.paper_id = p.id join book b on b.id = 1
+        join item i on i.id = t.item_id left join place l on l.id = p.place_id
+        where t.what = 'TO_BE_MADE'""",
+        Map.of(),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("item_id", "", "i.id", HIDDEN),
+            new Column("date", "Date", "p.date", DATE),
+            new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
+            new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+            new Column("item", "What is to be made", "i.name", TEXT, Papers.ITEM),
+            new Column("quantity", "In all", "t.quantity", QUANTITY),
+            new Column("open", "Still to make", "greatest(0, t.open_quantity)", QUANTITY),
+            new Column("place", "At", "l.name", TEXT),
+            new Column("expected", "Wanted by", "d.expected", DATE),
+            new Column("state", "State", ORDER_STATE, TEXT),
+            new Column("who", "Written by", "p.posted_by", TEXT)),
+        "t.id",
+        "-date",
+        "No work order yet. Begin one with a recipe's Order it, or write one.");
+  }
 
   /** Purchase orders or sales orders with their states. */
   public static Listing orders(PaperKind kind) {

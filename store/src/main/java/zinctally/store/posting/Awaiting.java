@@ -64,7 +64,7 @@ class Awaiting {
             """
             insert into awaited (paper_id, line, what, item_id, party_id, quantity, value,
               open_quantity, open_value, order_paper, order_line)
-            values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+            values (?, ?, ?, ?, nullif(?, 0), ?, ?, ?, ?, ?, ?)
             """)
         .params(
             paper,
@@ -167,7 +167,7 @@ class Awaiting {
         .update();
     sql.sql(
             """
-            update awaited set line = ?, party_id = ?, quantity = ?, value = ?, open_quantity = ?,
+            update awaited set line = ?, party_id = nullif(?, 0), quantity = ?, value = ?, open_quantity = ?,
               open_value = ?, order_paper = ?, order_line = ? where id = ?
             """)
         .params(

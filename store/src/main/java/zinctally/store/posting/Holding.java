@@ -98,8 +98,10 @@ class Holding {
   /** The papers a draft goes on from, held. */
   private List<Long> named(Draft draft) {
     List<String> numbers =
-        draft.rows().stream()
-            .flatMap(row -> NAMING.stream().map(c -> row.getOrDefault(c, "").strip()))
+        Stream.concat(
+                Stream.of(draft.field("work_order")),
+                draft.rows().stream()
+                    .flatMap(row -> NAMING.stream().map(c -> row.getOrDefault(c, "").strip())))
             .filter(n -> !n.isEmpty())
             .distinct()
             .toList();

@@ -9,7 +9,7 @@ import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
-import zinctally.core.papers.order.Order;
+import zinctally.core.papers.order.Ordered;
 import zinctally.store.Refused;
 
 /** What is kept of orders beyond their lines: dates, approval, end. */
@@ -34,8 +34,8 @@ class Orders implements Follower {
    */
   @Override
   public void posted(Posted what) {
-    Order order = (Order) what.paper();
-    boolean ours = order.kind().isWith(Party.Kind.SUPPLIER);
+    Ordered order = (Ordered) what.paper();
+    boolean ours = !order.kind().isWith(Party.Kind.CUSTOMER);
     boolean small = ours && isSmall(order);
     boolean approved = !ours || small || mayApprove(what.login()) && !approver(what.login());
     sql.sql(
@@ -54,7 +54,7 @@ class Orders implements Follower {
         .update();
   }
 
-  private boolean isSmall(Order order) {
+  private boolean isSmall(Ordered order) {
     return sql.sql("select ? < approve_from from book where id = 1")
         .param(order.total())
         .query(Boolean.class)

@@ -2,13 +2,17 @@ package zinctally.store.sql;
 
 /** Pieces of SQL about what papers wait for. */
 public final class Waiting {
-  /** Which rows of {@code awaited a} are goods on order; a bill of an order waits for the same. */
+  /**
+   * Which rows of {@code awaited a} are goods on order, or to be made; a bill of an order waits for
+   * the same.
+   */
   public static final String ON_ORDER =
       "a.open_quantity > 0 and (a.what = 'ORDERED_GOODS'"
-          + " or a.what = 'BILLED_GOODS' and a.order_paper = 0)";
+          + " or a.what = 'BILLED_GOODS' and a.order_paper = 0 or a.what = 'TO_BE_MADE')";
 
-  /** Which rows of {@code awaited a} are goods promised to customers. */
-  public static final String PROMISED = "a.open_quantity > 0 and a.what = 'PROMISED_GOODS'";
+  /** Which rows of {@code awaited a} are goods promised to customers or to work orders. */
+  public static final String PROMISED =
+      "a.open_quantity > 0 and a.what in ('PROMISED_GOODS', 'PROMISED_PARTS')";
 
   private Waiting() {}
 }

@@ -7,6 +7,7 @@ import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.make.Batch;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.make.KnownRecipe;
 import zinctally.store.make.RecipeStore;
@@ -23,7 +24,8 @@ class ByRecipe implements Filling {
 
   @Override
   public Optional<Offered> offered(Draft draft, BookCatalogue book) {
-    if (!draft.kind().is(Trait.MAKES) || !draft.typedRows().isEmpty()) return Optional.empty();
+    boolean makes = draft.kind().is(Trait.MAKES) || draft.kind() == PaperKind.WORK_ORDER;
+    if (!makes || !draft.typedRows().isEmpty()) return Optional.empty();
     Optional<Item> item = book.item(draft.field("item"));
     if (item.isEmpty()) return Optional.empty();
     Optional<Quantity> many =
@@ -41,8 +43,11 @@ class ByRecipe implements Filling {
 
   private Offered offered(Draft draft, KnownRecipe recipe, Quantity many, BookCatalogue book) {
     String of = recipe.batch().item().units().say(many) + " by " + recipe.number();
-    return draft.kind() == PaperKind.ASSEMBLY
-        ? new Offered("Fill in " + of, RecipeRows.goingIn(recipe.batch(), many, book))
-        : new Offered("Parts of " + of, RecipeRows.comingOut(recipe.batch(), many));
+    Batch batch = recipe.batch();
+    return switch (draft.kind()) {
+      case ASSEMBLY -> new Offered("Fill in " + of, RecipeRows.goingIn(batch, many, book));
+      case WORK_ORDER -> new Offered("Parts for " + of, RecipeRows.parts(batch, many));
+      default -> new Offered("Parts of " + of, RecipeRows.comingOut(batch, many));
+    };
   }
 }

@@ -93,6 +93,20 @@ class HandleForms implements AreaForms {
                 text("memo", "Note"),
                 shown("amount", "Present cost"))),
         new PaperForm(
+            PaperKind.WORK_ORDER,
+            List.of(
+                date("date", "Date"),
+                suggest("item", "What is to be made", offered.items()),
+                field("quantity", "How many"),
+                date("expected", "Wanted by"),
+                choice("place", "Made at", choices.places()),
+                field("notes", "Note")),
+            List.of(
+                text("item", "Component", offered.items()),
+                figure("quantity", "Goes in"),
+                text("memo", "Note"),
+                shown("free", "Free here"))),
+        new PaperForm(
             PaperKind.ASSEMBLY,
             List.of(
                 date("date", "Date"),
@@ -100,7 +114,11 @@ class HandleForms implements AreaForms {
                 field("quantity", "How many"),
                 field("numbers", "Its lots or serial numbers"),
                 choice("place", "Made at", choices.places()),
-                choice("into", "Comes to", choices.samePlace())),
+                choice("into", "Comes to", choices.samePlace()),
+                suggest(
+                    "work_order",
+                    "Of work order",
+                    offered.papers("work-order", PaperKind.WORK_ORDER))),
             List.of(
                 text("item", "Component, or account for work", offered.items()),
                 figure("quantity", "Goes in"),

@@ -12,6 +12,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.count.CountListings;
 import zinctally.store.count.CountListings.By;
 import zinctally.store.listing.HandleListings;
+import zinctally.store.listing.OrderListings;
 import zinctally.store.make.RecipeListings;
 import zinctally.web.listing.Area;
 import zinctally.web.listing.Asked;
@@ -64,6 +65,9 @@ class HandleLists {
                 ListPage.at("/handle/assemblies", "Assemblies")
                     .known("made kits build production recipe")
                     .lists(a -> HandleListings.assemblies()),
+                ListPage.at("/handle/work-orders", "Work orders")
+                    .known("to be made production jobs promised parts")
+                    .lists(a -> OrderListings.workOrders()),
                 ListPage.at("/handle/disassemblies", "Disassemblies")
                     .known("taken apart split parts")
                     .lists(a -> HandleListings.disassemblies()),

@@ -121,15 +121,31 @@ class RecipeController {
     return "redirect:/drafts/" + assembly(asked.recipe, asked.many, book, who);
   }
 
-  private long assembly(KnownRecipe recipe, Quantity many, BookCatalogue book, Principal who) {
-    Batch batch = recipe.batch();
-    Map<String, String> fields = new HashMap<>(heads.defaults(PaperKind.ASSEMBLY));
+  /** Begins the work order of so many: its parts are promised to it until they are made. */
+  @ByKind
+  @PostMapping("/handle/recipes/{paper:\\d+}/order")
+  String order(
+      @PathVariable long paper, @RequestParam(defaultValue = "") String quantity, Principal who) {
+    May.must(May.write(who, PaperKind.WORK_ORDER));
+    Asked asked = asked(paper, quantity, catalogues.open());
+    List<Map<String, String>> rows = RecipeRows.parts(asked.recipe.batch(), asked.many);
+    Map<String, String> head = head(PaperKind.WORK_ORDER, asked.recipe, asked.many);
+    return "redirect:/drafts/"
+        + drafts.begin(new Draft(PaperKind.WORK_ORDER, head, rows), who.getName());
+  }
+
+  private Map<String, String> head(PaperKind kind, KnownRecipe recipe, Quantity many) {
+    Map<String, String> fields = new HashMap<>(heads.defaults(kind));
     if (!recipe.place().isEmpty()) fields.put("place", recipe.place());
-    fields.put("item", batch.item().code());
-    fields.put("quantity", batch.item().units().typed(many));
-    return drafts.begin(
-        new Draft(PaperKind.ASSEMBLY, fields, RecipeRows.goingIn(batch, many, book)),
-        who.getName());
+    fields.put("item", recipe.batch().item().code());
+    fields.put("quantity", recipe.batch().item().units().typed(many));
+    return fields;
+  }
+
+  private long assembly(KnownRecipe recipe, Quantity many, BookCatalogue book, Principal who) {
+    Map<String, String> head = head(PaperKind.ASSEMBLY, recipe, many);
+    List<Map<String, String>> rows = RecipeRows.goingIn(recipe.batch(), many, book);
+    return drafts.begin(new Draft(PaperKind.ASSEMBLY, head, rows), who.getName());
   }
 
   /** Drafts what is missing: an order to each supplier, and an assembly of what is made itself. */

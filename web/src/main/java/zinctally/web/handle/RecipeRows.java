@@ -3,6 +3,7 @@ package zinctally.web.handle;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.make.Batch;
 import zinctally.store.book.BookCatalogue;
@@ -13,25 +14,35 @@ final class RecipeRows {
 
   /** What goes into so many, waste and work included. */
   static List<Map<String, String>> goingIn(Batch batch, Quantity many, BookCatalogue book) {
-    return Stream.concat(
-            batch.parts().stream().map(p -> row(p, batch.needed(p, many))),
-            batch.work().stream()
-                .map(
-                    w ->
-                        Map.of(
-                            "item",
-                            (w.account().code() + " " + w.wording()).strip(),
-                            "amount",
-                            book.rules().coin().plain(batch.charged(w, many)))))
+    return Stream.concat(parts(batch, many).stream(), work(batch, many, book).stream()).toList();
+  }
+
+  /** What goes into so many, without work. */
+  static List<Map<String, String>> parts(Batch batch, Quantity many) {
+    return batch.parts().stream().map(p -> row(p.item(), batch.needed(p, many))).toList();
+  }
+
+  /** The work of so many. */
+  static List<Map<String, String>> work(Batch batch, Quantity many, BookCatalogue book) {
+    return batch.work().stream()
+        .map(
+            w ->
+                Map.of(
+                    "item",
+                    (w.account().code() + " " + w.wording()).strip(),
+                    "amount",
+                    book.rules().coin().plain(batch.charged(w, many))))
         .toList();
   }
 
   /** What is in so many. */
   static List<Map<String, String>> comingOut(Batch batch, Quantity many) {
-    return batch.parts().stream().map(p -> row(p, batch.needed(p.withoutWaste(), many))).toList();
+    return batch.parts().stream()
+        .map(p -> row(p.item(), batch.needed(p.withoutWaste(), many)))
+        .toList();
   }
 
-  private static Map<String, String> row(Batch.Part part, Quantity quantity) {
-    return Map.of("item", part.item().code(), "quantity", part.item().units().typed(quantity));
+  static Map<String, String> row(Item item, Quantity quantity) {
+    return Map.of("item", item.code(), "quantity", item.units().typed(quantity));
   }
 }

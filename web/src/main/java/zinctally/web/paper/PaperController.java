@@ -112,6 +112,9 @@ class PaperController {
     model.addAttribute("recipe", recipe);
     model.addAttribute("adds", recipe || paper.kind().is(Trait.MAKES));
     Set<Awaits> awaits = awaits(paper);
+    model.addAttribute("toMake", paper.kind().is(Trait.ORDERS) && paper.kind().side().isEmpty());
+    model.addAttribute("left", awaits.contains(Awaits.TO_BE_MADE));
+    model.addAttribute("mayMake", May.write(who, paper.kind()));
     model.addAttribute("mayReturn", back(paper, awaits, who).isPresent());
     if (paper.kind().is(Trait.SELLS)) model.addAttribute("earned", papers.earned(id));
     model.addAttribute("handed", paper.kind().is(Trait.HANDED));

@@ -19,7 +19,11 @@ public enum Awaits {
   /** The invoice for goods that have gone; stands at their cost. */
   SENT_INVOICE(Role.SENT_NOT_INVOICED),
   /** The goods of an invoice that was sent ahead; stands at their price. */
-  INVOICED_GOODS(Role.BILLED_AHEAD);
+  INVOICED_GOODS(Role.BILLED_AHEAD),
+  /** What a work order is to make. */
+  TO_BE_MADE(Role.NONE),
+  /** What goes into that, promised to it. */
+  PROMISED_PARTS(Role.NONE);
 
   private final Role role;
 

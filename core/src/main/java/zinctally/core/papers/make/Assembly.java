@@ -19,9 +19,16 @@ import zinctally.core.papers.plan.Stocking;
  *
  * @param place where the components are
  * @param into where what is made comes to
+ * @param order the work order it does some of
  */
 public record Assembly(
-    LocalDate date, Place place, Place into, Goods made, List<Goods> parts, List<Work> work)
+    LocalDate date,
+    Place place,
+    Place into,
+    Goods made,
+    List<Goods> parts,
+    List<Work> work,
+    OfWorkOrder order)
     implements Paper {
   @Override
   public PaperKind kind() {
@@ -65,6 +72,7 @@ public record Assembly(
             .map(e -> new Plan.Result(e.item(), e.spot(), e.quantity().micros()))
             .toList();
     Plan.Making making = new Plan.Making(total(), results);
-    return Plan.making(stock.events, stock.moves, Work.lines(work), making);
+    return Plan.making(
+        stock.events, stock.moves, Work.lines(work), order.fills(made, parts, date), making);
   }
 }

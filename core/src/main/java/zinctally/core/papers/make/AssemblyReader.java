@@ -16,6 +16,8 @@ public final class AssemblyReader {
   public static Reading assembly(Reader in) {
     MakingReader reader = new MakingReader(in);
     Goods made = reader.one(false);
+    OfWorkOrder order = OfWorkOrder.read(in, made);
+    reader.promisedTo(order.paper());
     List<Goods> parts = new ArrayList<>();
     for (RowReader row : in.rows()) {
       Item item = reader.other(row, made);
@@ -30,6 +32,12 @@ public final class AssemblyReader {
     return in.done(
         () ->
             new Assembly(
-                reader.date, reader.place, reader.into, made, List.copyOf(parts), reader.work()));
+                reader.date,
+                reader.place,
+                reader.into,
+                made,
+                List.copyOf(parts),
+                reader.work(),
+                order));
   }
 }

@@ -79,7 +79,7 @@ public record Disassembly(
         results.addAll(shares(stock.events.subList(from, stock.events.size()), part.weight()));
     }
     Plan.Making making = new Plan.Making(shared, results);
-    return Plan.making(stock.events, stock.moves, Work.lines(work), making);
+    return Plan.making(stock.events, stock.moves, Work.lines(work), List.of(), making);
   }
 
   /** A line's weight over what came in with it: a serial number is an arrival of its own. */

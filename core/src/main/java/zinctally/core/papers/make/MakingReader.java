@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
+import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.flow.Numbered;
@@ -25,6 +26,7 @@ final class MakingReader {
   final Place into;
   private final NumbersReader numbers;
   private final List<Work> work = new ArrayList<>();
+  private long promisedTo;
 
   MakingReader(Reader in) {
     this.in = in;
@@ -33,6 +35,11 @@ final class MakingReader {
     String typed = in.draft.field("into");
     into = typed.isEmpty() ? place : in.place("into", typed);
     numbers = new NumbersReader(in);
+  }
+
+  /** Says whose promises may be kept with it: those of the work order it does, by its paper. */
+  void promisedTo(long order) {
+    promisedTo = order;
   }
 
   /**
@@ -86,9 +93,10 @@ final class MakingReader {
     String memo = row.memo();
     if (quantity == null) return null;
     long micros = quantity.quantity().micros();
-    if (leaves) row.askPromised(item, place, micros, 0);
+    boolean moves = !in.draft.kind().is(PaperKind.Trait.ORDERS);
+    if (leaves && moves) row.askPromised(item, place, micros, promisedTo);
     List<Numbered> given = List.of();
-    if (row.sound() && item.tracked())
+    if (row.sound() && item.tracked() && moves)
       given = numbers.upOrDown(row, item, leaves ? -micros : micros, leaves ? place : into);
     return !row.sound() || given == null
         ? null

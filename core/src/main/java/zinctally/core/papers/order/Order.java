@@ -42,7 +42,7 @@ public record Order(
     Place place,
     String notes,
     List<Line> lines)
-    implements Paper {
+    implements Ordered {
   /**
    * @param quantity base units
    * @param unit the unit its price is for

@@ -69,9 +69,13 @@ public record Plan(
 
   /** A plan that makes goods of other goods. */
   public static Plan making(
-      List<Event> events, List<Move> moves, List<JournalLine> lines, Making making) {
+      List<Event> events,
+      List<Move> moves,
+      List<JournalLine> lines,
+      List<Fill> fills,
+      Making making) {
     return new Plan(
-        events, moves, lines, List.of(), List.of(), List.of(), List.of(), List.of(), making);
+        events, moves, lines, List.of(), List.of(), List.of(), fills, List.of(), making);
   }
 
   /** What an event belongs to. */
