@@ -29,7 +29,10 @@ class Shots {
       views.put("item", "/goods/item/1");
       views.put("bill", "/drafts/" + id(desk, "select max(id) from draft where paper_id is null"));
       views.put(
-          "order", "/papers/" + id(desk, "select id from paper where number = 'PO-2026-0002'"));
+          "recipe",
+          "/handle/recipes/"
+              + id(desk, "select id from paper where number = 'RE-2025-0002'")
+              + "?quantity=200");
       views.put("receipt-billed", "/drafts/" + dearer(desk));
       views.put(
           "supplier",

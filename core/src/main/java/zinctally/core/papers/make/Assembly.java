@@ -57,7 +57,7 @@ public record Assembly(
 
   @Override
   public List<Sum> sums() {
-    return work.isEmpty() ? List.of() : List.of(new Sum("Charges", total()));
+    return work.isEmpty() ? List.of() : List.of(new Sum("Work added", total()));
   }
 
   @Override
