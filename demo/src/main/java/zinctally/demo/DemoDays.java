@@ -97,6 +97,7 @@ class DemoDays {
       papers += moved(day, "Barn store", "Market van", 4, "for Saturday's market");
     if (day.getDayOfWeek() == DayOfWeek.MONDAY && day.minusDays(3).getDayOfMonth() <= 7)
       papers += moved(day, "Market van", "Barn store", 2, "not needed at the market");
+    if (day.equals(LocalDate.of(2026, 11, 18))) papers += sent(day);
     if (dice.nextInt(40) == 0
         && stock("JAR-34", "Barn store").here > 20_000_000
         && stock("JAR-22", "Barn store").here > 20_000_000)
@@ -115,6 +116,26 @@ class DemoDays {
                       "memo",
                       "dropped in the barn")));
     return papers;
+  }
+
+  /** Jars sent to the shop by carrier, most of which have come. */
+  private int sent(LocalDate day) {
+    Map<String, String> jars = Map.of("item", "JAR-34", "quantity", "48");
+    post(
+        PaperKind.TRANSFER,
+        Map.of("date", day.toString(), "place", "Barn store", "into", "Shop", "sent", "yes"),
+        List.of(jars));
+    String number =
+        sql.sql("select number from paper where kind = 'TRANSFER' order by id desc limit 1")
+            .query(String.class)
+            .single();
+    return 1
+        + post(
+            PaperKind.ARRIVAL,
+            Map.of("date", day.plusDays(1).toString(), "transfer", number, "into", "Shop"),
+            List.of(
+                Map.of("item", "JAR-34", "quantity", "33"),
+                Map.of("item", "JAR-34", "quantity", "3", "reason", "Breakage")));
   }
 
   /** One of so many goes elsewhere: a van is loaded for the first market of a month. */

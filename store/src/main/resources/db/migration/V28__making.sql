@@ -1,4 +1,4 @@
--- Goods made of other goods, and goods taken apart.
+-- Goods made of other goods, and goods taken apart; goods on the way between places.
 
 insert ignore into paper_kind (kind, words, side, sign, sale, tax_role, tax_sign)
   values ('ASSEMBLY', 'Assembly', '', 1, 0, '', 0), ('DISASSEMBLY', 'Disassembly', '', 1, 0, '', 0),
@@ -52,3 +52,12 @@ create table if not exists recipe_work (
   piece bigint not null comment 'minor units for each base unit made',
   primary key (paper_id, line)
 );
+
+-- What was sent to another place and is not there yet is at a place that nobody chooses.
+alter table place add column if not exists kind varchar(8) not null default 'STORE' comment 'WAY: between two places';
+insert into place (name, active, for_sale, kind)
+  select if(exists (select 1 from place where name = 'On the way'), 'On the way between places', 'On the way'),
+    false, false, 'WAY'
+  from dual where not exists (select 1 from place where kind = 'WAY');
+insert ignore into paper_kind (kind, words, side, sign, sale, tax_role, tax_sign)
+  values ('ARRIVAL', 'Arrival', '', 1, 0, '', 0);

@@ -61,6 +61,8 @@ class RandomTradeTest {
           PaperKind.CUSTOMER_RETURN,
           PaperKind.TRANSFER,
           PaperKind.TRANSFER,
+          PaperKind.ARRIVAL,
+          PaperKind.ARRIVAL,
           PaperKind.STOCK_COUNT,
           PaperKind.STOCK_COUNT,
           PaperKind.ADJUSTMENT);
@@ -199,7 +201,11 @@ class RandomTradeTest {
         row.put("bill", bill());
         more.putAll(Map.of("what", "Freight", "amount", "%d.%02d".formatted(dice.nextInt(4), 37)));
       }
-      case TRANSFER -> more.put("into", "Van");
+      case TRANSFER -> more.putAll(Map.of("into", "Van", "sent", dice.nextBoolean() ? "yes" : ""));
+      case ARRIVAL -> {
+        more.putAll(Map.of("into", "Van", "transfer", any(item, "'ON_THE_WAY'")));
+        row.put("reason", dice.nextInt(3) == 0 ? "Breakage" : "");
+      }
       case ADJUSTMENT ->
           row.putAll(Map.of("reason", "Breakage", "quantity", String.valueOf(dice.nextInt(9) - 6)));
       case WORK_ORDER -> more.putAll(Map.of("item", "R" + dice.nextInt(4), "quantity", "3"));

@@ -287,4 +287,63 @@ class TransferTest {
     }
     assertThat(history.stream().filter(h -> h.contains("go from")).count()).isGreaterThan(20);
   }
+
+  /**
+   * By hand: ten at 2.00 and ten at 3.00; twelve are sent, ten come, one is lost, which is one of
+   * the oldest; one is on the way until it is found a week later.
+   */
+  @Test
+  void of_goods_sent_and_received_one_is_lost_on_the_way() {
+    try (FreshBook own = new FreshBook()) {
+      own.item("JAR", "FIFO");
+      own.sql().sql("insert into place (name) values ('Van')").update();
+      own.bill("2026-02-01", "JAR", "10", "2.00");
+      own.bill("2026-02-02", "JAR", "10", "3.00");
+      long sent =
+          own.paper(
+              PaperKind.TRANSFER,
+              "2026-02-03",
+              Map.of("into", "Van", "sent", "yes"),
+              "item quantity",
+              "JAR",
+              "12");
+      assertThat(at(own)).containsExactly("On the way 12", "Store 8");
+      Map<String, String> of = Map.of("transfer", own.number(sent), "into", "Van");
+      long came =
+          own.paper(
+              PaperKind.ARRIVAL,
+              "2026-02-05",
+              of,
+              "item quantity reason",
+              "JAR",
+              "10",
+              "",
+              "JAR",
+              "1",
+              "Breakage");
+      assertThat(at(own)).containsExactly("On the way 1", "Store 8", "Van 10");
+      assertThat(own.worth("JAR")).isEqualTo(4_800);
+      assertThatThrownBy(
+              () -> own.paper(PaperKind.ARRIVAL, "2026-02-06", of, "item quantity", "JAR", "2"))
+          .isInstanceOfSatisfying(
+              Refused.class,
+              r -> assertThat(r.faults().get(0).says()).startsWith("1 are on the way with"));
+      assertThatThrownBy(() -> own.voidOn("2026-02-03", sent)).isInstanceOf(Refused.class);
+      own.paper(PaperKind.ARRIVAL, "2026-02-12", of, "item quantity", "JAR", "1");
+      assertThat(at(own)).containsExactly("Store 8", "Van 11");
+      own.voidOn("2026-02-05", came);
+      assertThat(at(own)).containsExactly("On the way 11", "Store 8", "Van 1");
+      assertThat(own.worth("JAR")).isEqualTo(5_000);
+      assertThat(own.get(CheckStore.class).findings()).allMatch(Finding::holds);
+    }
+  }
+
+  private static List<String> at(FreshBook own) {
+    return own.sql()
+        .sql(
+            "select concat(p.name, ' ', cast(s.quantity / 1000000 as int)) from place_stock s"
+                + " join place p on p.id = s.place_id where s.quantity <> 0 order by p.name")
+        .query(String.class)
+        .list();
+  }
 }

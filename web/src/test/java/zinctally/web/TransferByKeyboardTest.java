@@ -27,7 +27,7 @@ class TransferByKeyboardTest extends OwnBookTest {
     receive("WAX", "2026-03-01", "10", "2.00");
     receive("JAR", "2026-03-01", "5", "1.00");
     begin("v");
-    type("Market", "for the market");
+    type("Market", "", "for the market");
     type("WAX", "4", "");
     type("JAR", "9", "");
     page.waitForCondition(() -> page.textContent("#proof").contains("Store has 5 of Item JAR"));
@@ -108,5 +108,30 @@ class TransferByKeyboardTest extends OwnBookTest {
     page.waitForURL("**/drafts/*");
     page.fill("[data-cell='rows.0.quantity']", "1");
     post("0 → 1,5", "2,5 → 1");
+  }
+
+  @Test
+  void goods_are_on_the_way_until_they_are_received_and_one_of_them_is_lost() {
+    item("MUG", "FIFO", "NONE");
+    receive("MUG", "2026-03-01", "10", "2.00");
+    begin("v");
+    page.selectOption("#sent", "yes");
+    page.focus("#into");
+    type("Market", "");
+    page.focus("[data-cell='rows.0.item']");
+    type("MUG", "4", "");
+    String sent = post("10 → 6", "0 → 4", "On the way");
+    page.waitForSelector("text=Goods are on the way to another place.");
+    page.click("text=They have come");
+    page.waitForURL("**/drafts/*");
+    page.fill("[data-cell='rows.0.quantity']", "2");
+    page.focus("[data-cell='rows.1.item']");
+    type("MUG", "1", "Breakage", "dropped");
+    String came = post("10 → 9", "2.00");
+    assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    page.navigate(desk.address + "/handle/on-the-way");
+    assertThat(page.textContent("#rows")).contains(sent, "Item MUG", "Store", "Market van");
+    page.navigate(desk.address + "/handle/arrivals");
+    assertThat(page.textContent("#rows")).contains(came, "Breakage: dropped");
   }
 }

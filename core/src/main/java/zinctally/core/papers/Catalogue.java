@@ -42,6 +42,9 @@ public interface Catalogue {
 
   Optional<Place> place(String name);
 
+  /** Where goods are that were sent from one place to another and are not there yet. */
+  Place onTheWay();
+
   Optional<TaxRate> taxRate(String code);
 
   Optional<Reason> reason(String name);

@@ -11,6 +11,7 @@ import zinctally.core.papers.make.RecipeReader;
 import zinctally.core.papers.make.WorkOrderReader;
 import zinctally.core.papers.money.AccountRowsReader;
 import zinctally.core.papers.money.PaymentReader;
+import zinctally.core.papers.move.ArrivalReader;
 import zinctally.core.papers.move.DeliveryReader;
 import zinctally.core.papers.move.ReceiptReader;
 import zinctally.core.papers.move.TransferReader;
@@ -44,6 +45,7 @@ public final class DraftReader {
       case DELIVERY -> DeliveryReader.delivery(reader);
       case SUPPLIER_CREDIT -> SupplierCreditReader.credit(reader);
       case TRANSFER -> TransferReader.transfer(reader);
+      case ARRIVAL -> ArrivalReader.arrival(reader);
       case ADJUSTMENT -> AdjustmentReader.adjustment(reader);
       case RECIPE -> RecipeReader.recipe(reader);
       case WORK_ORDER -> WorkOrderReader.workOrder(reader);

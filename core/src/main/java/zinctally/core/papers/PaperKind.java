@@ -108,6 +108,7 @@ public enum PaperKind {
       MOVES_GOODS,
       ACROSS,
       HANDED),
+  ARRIVAL("Arrival", "AR", "", "handle", "transfer received came on the way lost", MOVES_GOODS),
   STOCK_COUNT(
       "Stock count",
       "K",

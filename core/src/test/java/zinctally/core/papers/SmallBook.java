@@ -38,6 +38,7 @@ public final class SmallBook implements Catalogue {
   public static final TaxRate STANDARD = new TaxRate(1, "S", "VAT", new BigDecimal("20"));
   public static final Place BARN = new Place(1, "Barn store");
   public static final Place VAN = new Place(2, "Market van");
+  public static final Place WAY = new Place(9, "On the way");
   public static final Party ORRIN = new Party(1, Party.Kind.SUPPLIER, "Orrin Joinery", 14, true);
   public static final Party FENWICK = new Party(2, Party.Kind.CUSTOMER, "Fenwick Garden", 30, true);
   public static final Item HIVE = item(1, "HIVE", Tracking.NONE);
@@ -220,6 +221,11 @@ public final class SmallBook implements Catalogue {
   @Override
   public Optional<LatestCost> presentCost(long item) {
     return latestCost(item);
+  }
+
+  @Override
+  public Place onTheWay() {
+    return WAY;
   }
 
   @Override

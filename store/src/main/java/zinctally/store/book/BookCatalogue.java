@@ -248,6 +248,11 @@ public final class BookCatalogue implements Catalogue {
   }
 
   @Override
+  public Place onTheWay() {
+    return named.onTheWay();
+  }
+
+  @Override
   public Optional<TaxRate> taxRate(String code) {
     return named.taxRate(code);
   }

@@ -104,6 +104,13 @@ final class NamedLookup {
     return Optional.ofNullable(places.get(key(name)));
   }
 
+  /** The place that is none of ours: between two of them. */
+  Place onTheWay() {
+    return sql.sql("select id, name from place where kind = 'WAY'")
+        .query((row, n) -> new Place(row.getLong(1), row.getString(2)))
+        .single();
+  }
+
   Optional<TaxRate> taxRate(String code) {
     return Optional.ofNullable(rates.get(key(code)));
   }

@@ -9,6 +9,18 @@ final class GoodsRules {
   static final List<Rule> ALL =
       List.of(
           new Rule(
+              "what is on the way is what was sent and has neither come nor was lost",
+              "select count(*) from awaited where what = 'ON_THE_WAY'",
+              """
+              select i.code as name, coalesce(s.quantity, 0) as q1, coalesce(w.quantity, 0) as q2
+              from item i
+              left join (select t.item_id, sum(t.quantity) as quantity from place_stock t
+                join place p on p.id = t.place_id and p.kind = 'WAY' group by t.item_id) s
+                on s.item_id = i.id
+              left join (select item_id, sum(open_quantity) as quantity from awaited
+                where what = 'ON_THE_WAY' group by item_id) w on w.item_id = i.id
+              where coalesce(s.quantity, 0) <> coalesce(w.quantity, 0)"""),
+          new Rule(
               "each item's head is the sum of its cost entries",
               "select count(*) from cost_pool",
               """

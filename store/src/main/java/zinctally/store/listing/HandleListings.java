@@ -3,6 +3,7 @@ package zinctally.store.listing;
 import static zinctally.store.listing.Listing.Type.DATE;
 import static zinctally.store.listing.Listing.Type.HIDDEN;
 import static zinctally.store.listing.Listing.Type.MONEY;
+import static zinctally.store.listing.Listing.Type.NUMBER;
 import static zinctally.store.listing.Listing.Type.QUANTITY;
 import static zinctally.store.listing.Listing.Type.TEXT;
 
@@ -114,6 +115,42 @@ public final class HandleListings {
             new Column("note", "Note", "n.wording", TEXT)),
         "No transfer yet. Press n, then v, when goods go from one place to another.",
         PaperKind.TRANSFER);
+  }
+
+  /** What was sent to another place and has not come there yet. */
+  public static Listing onTheWay() {
+    return new Listing(
+        "On the way",
+        """
+        awaited a straight_join paper p on p.id = a.paper_id and p.state = 'POSTED'
+        join paper_line n on n.paper_id = p.id and n.version = p.version and n.line = a.line
+        join item i on i.id = a.item_id join place f on f.id = p.place_id
+        join place l on l.id = n.place_id where a.what = 'ON_THE_WAY' and a.open_quantity > 0""",
+        Map.of(),
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("item_id", "", "i.id", HIDDEN),
+            new Column("date", "Sent on", "p.date", DATE),
+            new Column("number", "With", "p.number", TEXT, Papers.PAPER),
+            new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+            new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
+            new Column("from", "From", "f.name", TEXT),
+            new Column("into", "Into", "l.name", TEXT),
+            new Column("sent", "Sent", "a.quantity", QUANTITY),
+            new Column("open", "Still on the way", "a.open_quantity", QUANTITY),
+            new Column("days", "Days", "datediff(current_date, p.date)", NUMBER)),
+        "a.id",
+        "date",
+        "Nothing is on the way between places.");
+  }
+
+  /** What came of goods that were sent, and what was lost of them. */
+  public static Listing arrivals() {
+    return upAndDown(
+        "Arrivals",
+        new Words("Note", "Came", "Lost"),
+        "No arrival yet. A transfer whose goods are there when they are received offers it.",
+        PaperKind.ARRIVAL);
   }
 
   /** Places that have less of an item than they should. */

@@ -83,7 +83,8 @@ public class SetupStore {
   public List<Row> allPlaces() {
     return sql.sql(
             "select p.id, p.name, p.active, coalesce(t.code, ''), p.for_sale from place p"
-                + " left join tax_rate t on t.id = p.tax_rate_id order by p.for_sale desc, p.id")
+                + " left join tax_rate t on t.id = p.tax_rate_id where p.kind = 'STORE'"
+                + " order by p.for_sale desc, p.id")
         .query(
             (r, n) ->
                 new Row(

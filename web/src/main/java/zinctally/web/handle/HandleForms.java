@@ -71,12 +71,25 @@ class HandleForms implements AreaForms {
                 date("date", "Date"),
                 choice("place", "From", choices.places()),
                 choice("into", "Into", choices.whichPlace()),
+                choice(
+                    "sent", "Are there", Choice.of("", "at once", "yes", "when they are received")),
                 field("notes", "Note on the paper")),
             List.of(
                 text("item", "Item", offered.items()),
                 figure("quantity", "Quantity"),
                 text("memo", "Note"),
                 shown("free", "Here now"))),
+        new PaperForm(
+            PaperKind.ARRIVAL,
+            List.of(
+                date("date", "Date"),
+                suggest("transfer", "Sent with", offered.papers("transfer", PaperKind.TRANSFER)),
+                choice("into", "Came to", choices.places())),
+            List.of(
+                text("item", "Item", offered.items()),
+                figure("quantity", "Quantity"),
+                text("reason", "Reason, if it is lost", offered.reasons()),
+                text("memo", "Note"))),
         new PaperForm(
             PaperKind.RECIPE,
             List.of(

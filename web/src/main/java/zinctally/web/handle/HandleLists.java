@@ -82,6 +82,12 @@ class HandleLists {
                 ListPage.at("/handle/transfers", "Transfers")
                     .known("move goods between places van on the way")
                     .lists(a -> HandleListings.transfers()),
+                ListPage.at("/handle/on-the-way", "On the way")
+                    .known("transit sent not received between places")
+                    .lists(a -> HandleListings.onTheWay()),
+                ListPage.at("/handle/arrivals", "Arrivals")
+                    .known("transfer received came lost")
+                    .lists(a -> HandleListings.arrivals()),
                 ListPage.at("/handle/short", "Short at a place")
                     .known("minimum maximum refill restock what places are short of")
                     .lists(a -> HandleListings.wanting())

@@ -70,7 +70,7 @@ class PlacesBeside {
       Map<String, Long> places =
           changes.computeIfAbsent(Objects.requireNonNull(row.item()), i -> new LinkedHashMap<>());
       places.merge(from, -micros, Math::addExact);
-      places.merge(Objects.requireNonNull(row.place()).name(), micros, Math::addExact);
+      places.merge(paper.comesTo(row).name(), micros, Math::addExact);
     }
   }
 

@@ -23,7 +23,9 @@ public enum Awaits {
   /** What a work order is to make. */
   TO_BE_MADE(Role.NONE),
   /** What goes into that, promised to it. */
-  PROMISED_PARTS(Role.NONE);
+  PROMISED_PARTS(Role.NONE),
+  /** Goods that were sent to another place and are not there yet. */
+  ON_THE_WAY(Role.NONE);
 
   private final Role role;
 

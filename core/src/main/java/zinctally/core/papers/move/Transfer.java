@@ -1,8 +1,12 @@
 package zinctally.core.papers.move;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
+import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
@@ -10,6 +14,7 @@ import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
+import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Numbered;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
@@ -20,8 +25,11 @@ import zinctally.core.papers.plan.Stocking;
  *
  * @param place where they are
  * @param into where they go
+ * @param way where they are until somebody there says that they have come; null when they are there
+ *     at once
  */
-public record Transfer(LocalDate date, Place place, Place into, String note, List<Line> lines)
+public record Transfer(
+    LocalDate date, Place place, Place into, @Nullable Place way, String note, List<Line> lines)
     implements Paper {
   /**
    * @param quantity base units, above zero
@@ -53,10 +61,29 @@ public record Transfer(LocalDate date, Place place, Place into, String note, Lis
   }
 
   @Override
+  public Place comesTo(Row row) {
+    return way == null ? into : way;
+  }
+
+  @Override
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
-    for (Line line : lines)
-      stock.across(line.row(), line.item(), place, into, line.quantity().micros(), line.numbers());
-    return new Plan(List.of(), stock.moves, List.of(), List.of(), List.of());
+    List<Plan.Wait> awaits = new ArrayList<>();
+    Place next = way == null ? into : way;
+    for (Line line : lines) {
+      stock.across(line.row(), line.item(), place, next, line.quantity().micros(), line.numbers());
+      if (way != null)
+        awaits.add(
+            new Plan.Wait(
+                line.row(),
+                Awaits.ON_THE_WAY,
+                line.item().id(),
+                0,
+                line.quantity(),
+                Optional.of(Money.ZERO),
+                0,
+                0));
+    }
+    return new Plan(List.of(), stock.moves, List.of(), List.of(), List.of(), awaits, List.of());
   }
 }

@@ -33,7 +33,8 @@ public final class TransferReader {
     }
     if (lines.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: what goes, and how many?");
-    return in.done(() -> new Transfer(date, place, into, note, List.copyOf(lines)));
+    Place way = in.draft.field("sent").isEmpty() ? null : in.book.onTheWay();
+    return in.done(() -> new Transfer(date, place, into, way, note, List.copyOf(lines)));
   }
 
   private static Transfer.Line line(RowReader row, Place place, NumbersReader numbers) {
