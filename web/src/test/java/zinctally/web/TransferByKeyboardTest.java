@@ -127,7 +127,7 @@ class TransferByKeyboardTest extends OwnBookTest {
     page.fill("[data-cell='rows.0.quantity']", "2");
     page.focus("[data-cell='rows.1.item']");
     type("MUG", "1", "Breakage", "dropped");
-    String came = post("10 → 9", "2.00");
+    String came = post("10 → 9", "4 → 1", "0 → 2", "2.00");
     assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
     page.navigate(desk.address + "/handle/on-the-way");
     assertThat(page.textContent("#rows")).contains(sent, "Item MUG", "Store", "Market van");

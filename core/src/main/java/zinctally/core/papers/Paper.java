@@ -53,9 +53,9 @@ public interface Paper {
   /** Its lines as they are kept; empty when they are kept otherwise. */
   List<Row> rows();
 
-  /** Where a line's goods are once it is posted. */
-  default Place comesTo(Row row) {
-    return Objects.requireNonNull(row.place());
+  /** What it takes from one place of ours to another, line by line. */
+  default List<Carried> carried() {
+    return List.of();
   }
 
   /** What it comes to, as its proof shows it; empty when its entry says it all. */

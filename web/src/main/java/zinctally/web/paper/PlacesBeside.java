@@ -4,17 +4,16 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.Carried;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.DraftReader;
 import zinctally.core.papers.Paper;
-import zinctally.core.papers.Row;
 import zinctally.store.goods.StockStore;
 
 /** What is at two places before and after goods go from the one to the other. */
@@ -64,13 +63,11 @@ class PlacesBeside {
 
   /** What a paper takes from one place and brings to the other, so many times. */
   private static void add(Map<Item, Map<String, Long>> changes, Paper paper, int times) {
-    String from = Objects.requireNonNull(paper.head().place()).name();
-    for (Row row : paper.rows()) {
-      long micros = times * Objects.requireNonNull(row.quantity()).micros();
-      Map<String, Long> places =
-          changes.computeIfAbsent(Objects.requireNonNull(row.item()), i -> new LinkedHashMap<>());
-      places.merge(from, -micros, Math::addExact);
-      places.merge(paper.comesTo(row).name(), micros, Math::addExact);
+    for (Carried goods : paper.carried()) {
+      long micros = times * goods.quantity().micros();
+      Map<String, Long> places = changes.computeIfAbsent(goods.item(), i -> new LinkedHashMap<>());
+      places.merge(goods.from().name(), -micros, Math::addExact);
+      if (goods.into() != null) places.merge(goods.into().name(), micros, Math::addExact);
     }
   }
 

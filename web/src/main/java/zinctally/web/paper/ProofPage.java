@@ -154,11 +154,11 @@ class ProofPage {
         "filling", open.filling(draft, book).map(Filling.Offered::words).orElse(null));
     before.ifPresent(b -> model.addAttribute("changes", TextChange.between(b, draft, form)));
     proof.reading().paper().ifPresent(paper -> model.addAttribute("totals", totals(paper)));
-    if (draft.kind().is(PaperKind.Trait.ACROSS))
-      proof
-          .reading()
-          .paper()
-          .ifPresent(paper -> model.addAttribute("gone", places.of(paper, before, book)));
+    proof
+        .reading()
+        .paper()
+        .filter(paper -> !paper.carried().isEmpty())
+        .ifPresent(paper -> model.addAttribute("gone", places.of(paper, before, book)));
     model.addAttribute("toPay", proof.reading().toPay());
     if (draft.kind().is(PaperKind.Trait.BILLS) && saved.amends() == 0)
       proof.work().ifPresent(w -> model.addAttribute("effects", effects(w)));

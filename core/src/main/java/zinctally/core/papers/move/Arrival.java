@@ -6,6 +6,7 @@ import java.util.List;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.Carried;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -72,6 +73,13 @@ public record Arrival(LocalDate date, Place way, Place into, List<Line> lines) i
             .on(line.lost().account())
             .worded(line.lost().name() + (line.memo().isEmpty() ? "" : ": " + line.memo()))
             .of(line.quantity().negated(), line.unit());
+  }
+
+  @Override
+  public List<Carried> carried() {
+    return lines.stream()
+        .map(l -> new Carried(l.item(), way, l.lost() == null ? into : null, l.quantity()))
+        .toList();
   }
 
   @Override

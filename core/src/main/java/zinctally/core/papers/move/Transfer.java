@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.Carried;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -60,18 +61,22 @@ public record Transfer(
         .toList();
   }
 
-  @Override
-  public Place comesTo(Row row) {
+  private Place next() {
     return way == null ? into : way;
+  }
+
+  @Override
+  public List<Carried> carried() {
+    return lines.stream().map(l -> new Carried(l.item(), place, next(), l.quantity())).toList();
   }
 
   @Override
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
     List<Plan.Wait> awaits = new ArrayList<>();
-    Place next = way == null ? into : way;
     for (Line line : lines) {
-      stock.across(line.row(), line.item(), place, next, line.quantity().micros(), line.numbers());
+      stock.across(
+          line.row(), line.item(), place, next(), line.quantity().micros(), line.numbers());
       if (way != null)
         awaits.add(
             new Plan.Wait(
