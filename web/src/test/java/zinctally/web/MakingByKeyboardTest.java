@@ -56,7 +56,18 @@ class MakingByKeyboardTest extends OwnBookTest {
     assertThat(page.textContent("main"))
         .contains(
             "Into " + made + " went 16 Item JAR for 32.00, 16 Item LID for 8.00, 4.00 of work");
+    page.navigate(desk.address + "/goods/item/" + id("JAR"));
+    page.click("text=" + recipe);
+    page.waitForURL("**/handle/recipes/*");
     page.navigate(desk.address + "/handle/assemblies?filter=kit");
     assertThat(page.textContent("#rows")).contains(made);
+  }
+
+  private static long id(String code) {
+    return desk.sql()
+        .sql("select id from item where code = ?")
+        .param(code)
+        .query(Long.class)
+        .single();
   }
 }

@@ -144,6 +144,34 @@ public class RecipeStore {
             .toList());
   }
 
+  /**
+   * A recipe that speaks of an item.
+   *
+   * @param makes whether the item is made by it; else it goes into {@code what}
+   */
+  public record Mention(long paper, String number, boolean makes, String what) {}
+
+  /**
+   * By what an item is made, and what it goes into; recipes that a later one has replaced are not.
+   */
+  public List<Mention> mentions(long item) {
+    return sql.sql(
+            """
+            select r.paper_id, p.number, r.item_id = :item as makes, i.name
+            from recipe r join paper p on p.id = r.paper_id join item i on i.id = r.item_id
+            where (r.item_id = :item or r.paper_id in
+                (select q.paper_id from recipe_part q where q.item_id = :item))
+              and not exists (select 1 from recipe n where n.item_id = r.item_id
+                and (n.date, n.paper_id) > (r.date, r.paper_id))
+            order by makes desc, i.name limit 20
+            """)
+        .param("item", item)
+        .query(
+            (row, n) ->
+                new Mention(row.getLong(1), row.getString(2), row.getBoolean(3), row.getString(4)))
+        .list();
+  }
+
   /** What so many by a recipe need, as things stand on a day. */
   public Needs needs(KnownRecipe recipe, Quantity many, LocalDate day, BookCatalogue book) {
     Map<Long, KnownRecipe> made = new HashMap<>();

@@ -38,6 +38,7 @@ import zinctally.store.goods.LadderStore;
 import zinctally.store.goods.StockStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.listing.GoodsListings;
+import zinctally.store.make.RecipeStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.picture.LadderPicture;
@@ -63,6 +64,7 @@ class GoodsController {
   private final ItemKeeper keeper;
   private final SetupStore setup;
   private final SetUp setUp;
+  private final RecipeStore recipes;
 
   GoodsController(
       ItemStore items,
@@ -76,7 +78,9 @@ class GoodsController {
       Say say,
       ItemKeeper keeper,
       SetupStore setup,
-      SetUp setUp) {
+      SetUp setUp,
+      RecipeStore recipes) {
+    this.recipes = recipes;
     this.setUp = setUp;
     this.keeper = keeper;
     this.setup = setup;
@@ -106,6 +110,7 @@ class GoodsController {
     model.addAttribute("card", card);
     model.addAttribute("groupName", Objects.requireNonNull(tree.group(card.group())).name());
     model.addAttribute("stock", stock);
+    model.addAttribute("recipes", recipes.mentions(id));
     model.addAttribute("leadsTo", merges.into(id).orElse(null));
     model.addAttribute("names", merges.of(id));
     model.addAttribute("onHand", card.units().say(new Quantity(stock.onHand())));

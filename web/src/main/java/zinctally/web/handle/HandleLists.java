@@ -67,13 +67,15 @@ class HandleLists {
                     .lists(a -> HandleListings.assemblies()),
                 ListPage.at("/handle/work-orders", "Work orders")
                     .known("to be made production jobs promised parts")
-                    .lists(a -> OrderListings.workOrders()),
+                    .lists(a -> OrderListings.workOrders())
+                    .begins(PaperKind.WORK_ORDER),
                 ListPage.at("/handle/disassemblies", "Disassemblies")
                     .known("taken apart split parts")
                     .lists(a -> HandleListings.disassemblies()),
                 ListPage.at("/handle/recipes", "Recipes")
                     .known("bill of materials can be made missing kit")
-                    .lists(a -> RecipeListings.recipes()),
+                    .lists(a -> RecipeListings.recipes())
+                    .begins(PaperKind.RECIPE),
                 ListPage.at("/handle/uses", "What goes into what")
                     .known("where used component part recipe")
                     .lists(a -> RecipeListings.uses())),
