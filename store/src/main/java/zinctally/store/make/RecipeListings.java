@@ -9,6 +9,9 @@ import static zinctally.store.listing.Listing.Type.TEXT;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import zinctally.core.units.Unit;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listing.Column;
 import zinctally.store.sql.Waiting;
@@ -63,12 +66,17 @@ public final class RecipeListings {
 
   /** As many as the scarcest part is enough for; whole pieces of what is counted. */
   private static String possible() {
+    String counted =
+        Stream.of(Unit.values())
+            .filter(Unit::counted)
+            .map(u -> "'" + u.rec20() + "'")
+            .collect(Collectors.joining(", "));
+    String piece = "if(i.base_unit in (" + counted + "), 1000000, 1)";
     return """
-        (select min(if(i.base_unit in ('H87', 'PR', 'SET', 'DZN'), 1000000, 1) * floor(
-          greatest(0, %s) * r.made * 100 / (q.quantity * (100 + q.waste))
-            / if(i.base_unit in ('H87', 'PR', 'SET', 'DZN'), 1000000, 1)))
+        (select min(%s * floor(
+          greatest(0, %s) * r.made * 100 / (q.quantity * (100 + q.waste)) / %s))
          from recipe_part q where q.paper_id = r.paper_id)"""
-        .formatted(FREE);
+        .formatted(piece, FREE, piece);
   }
 
   /** Every part of every recipe: where an item is used. */

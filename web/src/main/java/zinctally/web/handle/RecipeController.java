@@ -61,8 +61,8 @@ class RecipeController {
     this.clock = clock;
   }
 
-  /** What was asked for, and what came of it. */
-  private record Asked(KnownRecipe recipe, Quantity many, String wrong, Needs needs) {}
+  /** What was asked for; what is wrong with that, empty for nothing. */
+  private record Asked(KnownRecipe recipe, Quantity many, String wrong) {}
 
   private Asked asked(long paper, String typed, BookCatalogue book) {
     KnownRecipe recipe = recipes.of(paper, book).orElseThrow(() -> new NotThere("recipe " + paper));
@@ -76,7 +76,11 @@ class RecipeController {
             : "\""
                 + (typed.length() > 40 ? typed.substring(0, 40) : typed)
                 + "\" is not a quantity above zero; this is for a batch.";
-    return new Asked(recipe, many, wrong, recipes.needs(recipe, many, LocalDate.now(clock), book));
+    return new Asked(recipe, many, wrong);
+  }
+
+  private Needs needs(Asked asked, BookCatalogue book) {
+    return recipes.needs(asked.recipe, asked.many, LocalDate.now(clock), book);
   }
 
   @GetMapping("/handle/recipes/{paper:\\d+}")
@@ -85,17 +89,18 @@ class RecipeController {
       @RequestParam(defaultValue = "") String quantity,
       Model model,
       Principal who) {
-    Asked asked = asked(paper, quantity, catalogues.open());
+    BookCatalogue book = catalogues.open();
+    Asked asked = asked(paper, quantity, book);
+    Needs needs = needs(asked, book);
     Batch batch = asked.recipe.batch();
     model.addAttribute("recipe", asked.recipe);
     model.addAttribute("item", batch.item());
     model.addAttribute("quantity", batch.item().units().typed(asked.many));
     model.addAttribute("many", batch.item().units().say(asked.many));
-    model.addAttribute("micros", asked.many.micros());
     model.addAttribute("wrong", asked.wrong.isEmpty() ? null : asked.wrong);
-    model.addAttribute("whole", asked.needs.whole());
-    model.addAttribute("toBuy", missing(asked.needs.toBuy()));
-    model.addAttribute("toMake", missing(asked.needs.toMake()));
+    model.addAttribute("whole", needs.whole());
+    model.addAttribute("toBuy", missing(needs.toBuy()));
+    model.addAttribute("toMake", missing(needs.toMake()));
     model.addAttribute("mayMake", May.write(who, PaperKind.ASSEMBLY));
     model.addAttribute("mayOrder", May.write(who, PaperKind.PURCHASE_ORDER));
     return "handle/recipe";
@@ -159,8 +164,9 @@ class RecipeController {
     May.must(May.write(who, PaperKind.PURCHASE_ORDER) && May.write(who, PaperKind.ASSEMBLY));
     BookCatalogue book = catalogues.open();
     Asked asked = asked(paper, quantity, book);
+    Needs needs = needs(asked, book);
     Map<Long, Long> toBuy = new LinkedHashMap<>();
-    asked.needs.toBuy().forEach((item, many) -> toBuy.put(item.id(), many.micros()));
+    needs.toBuy().forEach((item, many) -> toBuy.put(item.id(), many.micros()));
     int ordered =
         orders.draftOrders(toBuy, heads.defaults(PaperKind.PURCHASE_ORDER), who.getName()).size();
     Set<String> drafted =
@@ -168,7 +174,7 @@ class RecipeController {
             .map(d -> d.field("item").toLowerCase(Locale.ROOT))
             .collect(Collectors.toSet());
     int made = 0;
-    for (Map.Entry<Item, Quantity> part : asked.needs.toMake().entrySet()) {
+    for (Map.Entry<Item, Quantity> part : needs.toMake().entrySet()) {
       if (drafted.contains(part.getKey().code().toLowerCase(Locale.ROOT))) continue;
       KnownRecipe of = recipes.on(part.getKey().id(), LocalDate.now(clock), book).orElseThrow();
       assembly(of, part.getValue(), book, who);

@@ -115,7 +115,6 @@ class PaperController {
     model.addAttribute("toMake", paper.kind().is(Trait.ORDERS) && paper.kind().side().isEmpty());
     model.addAttribute("left", awaits.contains(Awaits.TO_BE_MADE));
     model.addAttribute("onTheWay", awaits.contains(Awaits.ON_THE_WAY));
-    model.addAttribute("mayMake", May.write(who, paper.kind()));
     model.addAttribute("mayReturn", back(paper, awaits, who).isPresent());
     if (paper.kind().is(Trait.SELLS)) model.addAttribute("earned", papers.earned(id));
     model.addAttribute("handed", paper.kind().is(Trait.HANDED));

@@ -4,12 +4,9 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Stream;
 import zinctally.core.papers.Catalogue;
-import zinctally.core.papers.Head;
-import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
-import zinctally.core.papers.Sum;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 
@@ -29,20 +26,10 @@ public record Assembly(
     List<Goods> parts,
     List<Work> work,
     OfWorkOrder order)
-    implements Paper {
+    implements Worked {
   @Override
   public PaperKind kind() {
     return PaperKind.ASSEMBLY;
-  }
-
-  @Override
-  public long total() {
-    return Work.sum(work);
-  }
-
-  @Override
-  public Head head() {
-    return new Head("", null, place, total(), 0);
   }
 
   @Override
@@ -53,11 +40,6 @@ public record Assembly(
             work.stream().map(Work::kept))
         .flatMap(rows -> rows)
         .toList();
-  }
-
-  @Override
-  public List<Sum> sums() {
-    return work.isEmpty() ? List.of() : List.of(new Sum("Work added", total()));
   }
 
   @Override

@@ -7,12 +7,9 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import zinctally.core.number.Spread;
 import zinctally.core.papers.Catalogue;
-import zinctally.core.papers.Head;
-import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
-import zinctally.core.papers.Sum;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 
@@ -26,7 +23,7 @@ import zinctally.core.papers.plan.Stocking;
  */
 public record Disassembly(
     LocalDate date, Place place, Place into, Goods whole, List<Part> parts, List<Work> work)
-    implements Paper {
+    implements Worked {
   /**
    * @param weight its share of the cost, zero or more
    * @param own minor units it comes in at whatever the whole cost; empty when it shares
@@ -39,16 +36,6 @@ public record Disassembly(
   }
 
   @Override
-  public long total() {
-    return Work.sum(work);
-  }
-
-  @Override
-  public Head head() {
-    return new Head("", null, place, total(), 0);
-  }
-
-  @Override
   public List<Row> rows() {
     return Stream.of(
             Stream.of(whole.leaving(place)),
@@ -56,11 +43,6 @@ public record Disassembly(
             work.stream().map(Work::kept))
         .flatMap(rows -> rows)
         .toList();
-  }
-
-  @Override
-  public List<Sum> sums() {
-    return work.isEmpty() ? List.of() : List.of(new Sum("Work added", total()));
   }
 
   @Override

@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import zinctally.core.number.Quantity;
 import zinctally.core.number.Share;
 import zinctally.core.papers.Catalogue;
@@ -83,12 +82,11 @@ public record Recipe(
   public List<Sum> sums() {
     if (partsCost.isEmpty()) return List.of();
     long one = Share.of(total(), Quantity.ONE, batch.made().micros());
-    return Stream.of(
-            new Sum("Parts at present cost", partsCost.get()),
-            new Sum("Work", work()),
-            new Sum("A batch of " + batch.item().units().say(batch.made()), total()),
-            new Sum("One " + batch.item().units().base().sign(), one))
-        .toList();
+    return List.of(
+        new Sum("Parts at present cost", partsCost.get()),
+        new Sum("Work", work()),
+        new Sum("A batch of " + batch.item().units().say(batch.made()), total()),
+        new Sum("One " + batch.item().units().base().sign(), one));
   }
 
   @Override
