@@ -15,6 +15,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.papers.Allowed;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Place;
 import zinctally.store.book.BookStore;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.opening.OpeningStore;
@@ -24,7 +25,7 @@ import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
 import zinctally.store.people.RoleMay;
 import zinctally.store.posting.Posting;
-import zinctally.store.setup.SetupStore;
+import zinctally.store.setup.PlaceStore;
 
 /** Makes the demo book, its people and what it opens with. */
 @Component
@@ -34,7 +35,7 @@ class DemoOpening {
   private final PeopleStore people;
   private final RoleMay roles;
   private final PasswordEncoder hashing;
-  private final SetupStore setup;
+  private final PlaceStore places;
   private final GroupStore groups;
   private final OpeningStore opening;
   private final DraftStore drafts;
@@ -46,7 +47,7 @@ class DemoOpening {
       PeopleStore people,
       RoleMay roles,
       PasswordEncoder hashing,
-      SetupStore setup,
+      PlaceStore places,
       GroupStore groups,
       OpeningStore opening,
       DraftStore drafts,
@@ -56,7 +57,7 @@ class DemoOpening {
     this.people = people;
     this.roles = roles;
     this.hashing = hashing;
-    this.setup = setup;
+    this.places = places;
     this.groups = groups;
     this.opening = opening;
     this.drafts = drafts;
@@ -103,9 +104,9 @@ class DemoOpening {
         "Hurdle Lane 4\n20415 Wickmere",
         "WM 204 118 77",
         "Wickmere Savings Bank, account 2044 7188");
-    setup.savePlace(1, "Barn store", true, true);
-    setup.savePlace(0, "Shop", true, true);
-    setup.savePlace(0, "Market van", true, true);
+    place(1, "Barn store", Place.Kind.STORE);
+    place(0, "Shop", Place.Kind.STORE);
+    place(0, "Market van", Place.Kind.VAN);
     long top = groups.tree().top().id();
     for (String name :
         List.of(
@@ -117,6 +118,10 @@ class DemoOpening {
             "Jars and labels")) groups.add(new GroupStore.Group(0, top, name, null, 0, 0, 0));
     groups.add(
         new GroupStore.Group(0, top, "Honey and wax", zinctally.core.cost.Method.AVERAGE, 0, 0, 0));
+  }
+
+  private void place(long id, String name, Place.Kind kind) {
+    places.save(new PlaceStore.Row(id, name, kind, "", true, true));
   }
 
   private void post(PaperKind kind, List<Map<String, String>> rows) {

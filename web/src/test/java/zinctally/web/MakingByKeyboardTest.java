@@ -34,7 +34,7 @@ class MakingByKeyboardTest extends OwnBookTest {
     page.waitForSelector(".lack:has-text('4 missing')");
     assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
     page.click("text=Draft what is missing");
-    page.waitForSelector("text=Begun: 1 draft of an order and 0 of assemblies");
+    page.waitForSelector("text=Begun: 1 draft of an order and 0 of work orders");
     page.click("text=Draft what is missing");
     page.waitForSelector("text=Nothing is missing that does not stand in a draft already.");
 

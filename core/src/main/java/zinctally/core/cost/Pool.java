@@ -72,15 +72,16 @@ public final class Pool {
   /**
    * Works one event.
    *
-   * @param charges for an in, all charges that belong to it, whenever they came; else ignored
-   * @return the signed value: of an in with its charges, minus the cost of an out as known so far,
-   *     of what came back, of a revalue; zero for a charge, which counts at its arrival
+   * @param charges for an in or a back, all charges that belong to it, whenever they came; else
+   *     ignored
+   * @return the signed value: of an in or a back with its charges, minus the cost of an out as
+   *     known so far, of a revalue; zero for a charge, which counts at its arrival
    */
   public long apply(CostEvent event, long charges) {
     return switch (event.kind()) {
       case IN -> in(event, Math.addExact(event.value(), charges));
       case OUT -> -out(event);
-      case BACK -> back(event);
+      case BACK -> back(event, charges);
       case CHARGE -> 0;
       case REVALUE -> revalue(event);
     };
@@ -226,7 +227,7 @@ public final class Pool {
         : Share.of(standardValue, quantity, standardQuantity);
   }
 
-  private long back(CostEvent event) {
+  private long back(CostEvent event, long charges) {
     long wanted = event.quantity();
     long cancelled = 0;
     Past.Goods out;
@@ -249,11 +250,14 @@ public final class Pool {
           event, Reason.RETURNS_TOO_MUCH, event.quantity() - wanted + out.quantity());
     long returned = draw(wanted, out.quantity(), out.value());
     gone.put(event.target(), new Past.Goods(out.quantity() - wanted, out.value() - returned));
+    if (wanted == 0 && charges != 0) throw new CannotCost(event, Reason.NOTHING_TO_REVALUE, 0);
+    long worth = Math.addExact(returned, charges);
+    if (worth < 0) throw new CannotCost(event, Reason.BELOW_ZERO, returned);
     if (wanted > 0) {
-      if (targeted.test(event.id())) arrivals.put(event.id(), new Past.Goods(wanted, returned));
-      arrive(event.id(), wanted, returned);
+      if (targeted.test(event.id())) arrivals.put(event.id(), new Past.Goods(wanted, worth));
+      arrive(event.id(), wanted, worth);
     }
-    return Math.addExact(cancelled, returned);
+    return Math.addExact(cancelled, worth);
   }
 
   private int uncoveredAt(long out) {

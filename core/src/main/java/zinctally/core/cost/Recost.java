@@ -58,7 +58,8 @@ public record Recost(
           event.id(),
           switch (event.kind()) {
             case IN, CHARGE -> event.value();
-            case OUT, BACK, REVALUE -> worth;
+            case BACK -> worth - booked.charges();
+            case OUT, REVALUE -> worth;
           });
       pool.takeCovered().forEach((out, cost) -> values.put(out, -cost));
       if (++worked % STRIDE == 0) checkpoints.put(event.at(), pool.state());

@@ -25,7 +25,7 @@ public record WhatIf(long costOut, long worth, int skipped) {
       try {
         long value = pool.apply(event, booked.charges());
         if (event.kind() == EventKind.OUT) outs.put(event.id(), -value);
-        if (event.kind() == EventKind.BACK) back = Math.addExact(back, value);
+        if (event.kind() == EventKind.BACK) back = Math.addExact(back, value - booked.charges());
       } catch (CannotCost refused) {
         if (event.kind() != EventKind.REVALUE) throw refused;
         skipped++;

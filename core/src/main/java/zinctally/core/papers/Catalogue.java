@@ -42,6 +42,25 @@ public interface Catalogue {
 
   Optional<Place> place(String name);
 
+  Optional<Standing> standing(String name);
+
+  /**
+   * A place for goods in a standing and of an owner; not made yet when none have been there.
+   *
+   * @param owner null for ours
+   */
+  Place as(Place place, Standing standing, @Nullable Party owner);
+
+  /**
+   * Where a repairer works; not made yet when nothing has been there.
+   *
+   * @param who null for the bench of the house
+   */
+  Place repairer(@Nullable Party who);
+
+  /** Where the goods of the posted paper with this number were to go, as its first line says. */
+  Optional<Place> wentTo(String paperNumber);
+
   /** Where goods are that were sent from one place to another and are not there yet. */
   Place onTheWay();
 
@@ -85,7 +104,7 @@ public interface Catalogue {
   Item newItem(long id, String name, Party.Kind side);
 
   /** What an item stands at, at the end of a day. */
-  Standing standing(long item, LocalDate date);
+  Worth worth(long item, LocalDate date);
 
   /** Millionths of the base unit that other papers than the one amended have opened of an item. */
   long opened(long item);
@@ -95,7 +114,7 @@ public interface Catalogue {
    * @param worth minor units
    * @param writtenDown minor units by which that is under cost
    */
-  record Standing(long onHand, long worth, long writtenDown) {}
+  record Worth(long onHand, long worth, long writtenDown) {}
 
   /**
    * Whether an item goes, by recipes, into another, through any number of steps: the way there in

@@ -24,6 +24,11 @@ public interface Paper {
     return this;
   }
 
+  /** The same paper with places, standings and owners that had no goods yet made. */
+  default Paper withPlaces(UnaryOperator<Place> made) {
+    return this;
+  }
+
   /** The same paper with items that are made with it. */
   default Paper withItems(UnaryOperator<Item> made) {
     return this;

@@ -1,6 +1,7 @@
 package zinctally.core.papers;
 
 import static zinctally.core.papers.PaperKind.Trait.ACROSS;
+import static zinctally.core.papers.PaperKind.Trait.ANEW;
 import static zinctally.core.papers.PaperKind.Trait.ASKS_OF_PARTY;
 import static zinctally.core.papers.PaperKind.Trait.BILLS;
 import static zinctally.core.papers.PaperKind.Trait.BRINGS_IN;
@@ -13,6 +14,7 @@ import static zinctally.core.papers.PaperKind.Trait.HANDED;
 import static zinctally.core.papers.PaperKind.Trait.MAKES;
 import static zinctally.core.papers.PaperKind.Trait.MENDS;
 import static zinctally.core.papers.PaperKind.Trait.MOVES_GOODS;
+import static zinctally.core.papers.PaperKind.Trait.OF_ANYONE;
 import static zinctally.core.papers.PaperKind.Trait.OPENS;
 import static zinctally.core.papers.PaperKind.Trait.ORDERS;
 import static zinctally.core.papers.PaperKind.Trait.PAYS;
@@ -104,11 +106,56 @@ public enum PaperKind {
       "T",
       "v",
       "handle",
-      "move van shelf another place stock",
+      "move van shelf another place stock damaged on hold standing condition",
       MOVES_GOODS,
       ACROSS,
+      OF_ANYONE,
       HANDED),
-  ARRIVAL("Arrival", "AR", "", "handle", "transfer received came on the way lost", MOVES_GOODS),
+  ARRIVAL(
+      "Arrival",
+      "AR",
+      "",
+      "handle",
+      "transfer received came on the way lost",
+      MOVES_GOODS,
+      OF_ANYONE),
+  REPAIR_OUT(
+      "Out for repair",
+      "RO",
+      "x",
+      "handle",
+      "mend fix broken service repairer bench workshop",
+      MOVES_GOODS,
+      ACROSS,
+      OF_ANYONE,
+      HANDED),
+  REPAIR_BACK(
+      "Back from repair",
+      "RB",
+      "",
+      "handle",
+      "mended fixed repaired came back scrap",
+      MOVES_GOODS,
+      ANEW,
+      OF_ANYONE),
+  TAKEN_IN(
+      "Taken in for repair",
+      "TI",
+      "",
+      "handle",
+      "customer's own goods mend service workshop",
+      MOVES_GOODS,
+      OF_ANYONE,
+      HANDED),
+  GIVEN_BACK(
+      "Given back after repair",
+      "GB",
+      "",
+      "handle",
+      "customer's own goods collected mended",
+      MOVES_GOODS,
+      OF_ANYONE,
+      HANDED),
   STOCK_COUNT(
       "Stock count",
       "K",
@@ -163,8 +210,12 @@ public enum PaperKind {
     MOVES_GOODS,
     /** Goods go from one place of ours to another with it: it has no cost and no entry. */
     ACROSS,
+    /** It may move goods that are not ours. */
+    OF_ANYONE,
     /** Goods come in with it and wait for it, or it for them. */
     BRINGS_IN,
+    /** Goods that come back with it are an arrival of their own, which can be charged. */
+    ANEW,
     /** Goods go to a customer with it. */
     SENDS,
     /** It asks a customer for money, and takes goods along. */

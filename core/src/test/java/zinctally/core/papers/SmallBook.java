@@ -8,8 +8,10 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemKind;
@@ -39,6 +41,8 @@ public final class SmallBook implements Catalogue {
   public static final Place BARN = new Place(1, "Barn store");
   public static final Place VAN = new Place(2, "Market van");
   public static final Place WAY = new Place(9, "On the way");
+  public static final Standing DAMAGED = new Standing(2, "Damaged", false, false);
+  public static final Standing SECONDS = new Standing(5, "Seconds", true, false);
   public static final Party ORRIN = new Party(1, Party.Kind.SUPPLIER, "Orrin Joinery", 14, true);
   public static final Party FENWICK = new Party(2, Party.Kind.CUSTOMER, "Fenwick Garden", 30, true);
   public static final Item HIVE = item(1, "HIVE", Tracking.NONE);
@@ -51,6 +55,8 @@ public final class SmallBook implements Catalogue {
   public static final long SALES = 82;
 
   public final List<Item> items = new ArrayList<>(List.of(HIVE, FRAME, EXTRACTOR, HONEY, ADVICE));
+  public final List<Place> places = new ArrayList<>(List.of(BARN, VAN));
+  public final Map<String, Place> went = new HashMap<>();
   public final List<Party> parties = new ArrayList<>(List.of(ORRIN, FENWICK));
   public final Map<Long, LatestCost> costs = new HashMap<>();
   public final Map<Long, Long> limits = new HashMap<>();
@@ -60,7 +66,7 @@ public final class SmallBook implements Catalogue {
   public final List<Kept> kept = new ArrayList<>();
   public final List<CreditDue> credits = new ArrayList<>();
   public final List<StartTracking.Sold> sold = new ArrayList<>();
-  public final Map<Long, Standing> standings = new HashMap<>();
+  public final Map<Long, Worth> worths = new HashMap<>();
   public final Map<Long, List<LateCharge>> charged = new HashMap<>();
   public final Map<String, String> numbersOfTheirs = new HashMap<>();
   public final Map<Long, Allowed.ListPrice> listed = new HashMap<>();
@@ -180,7 +186,33 @@ public final class SmallBook implements Catalogue {
 
   @Override
   public Optional<Place> place(String name) {
-    return Stream.of(BARN, VAN).filter(p -> name.equalsIgnoreCase(p.name())).findFirst();
+    return places.stream().filter(p -> name.equalsIgnoreCase(p.name())).findFirst();
+  }
+
+  @Override
+  public Optional<Standing> standing(String name) {
+    return Stream.of(Standing.GOOD, DAMAGED, SECONDS)
+        .filter(s -> name.equalsIgnoreCase(s.name()))
+        .findFirst();
+  }
+
+  @Override
+  public Place as(Place place, Standing standing, @Nullable Party owner) {
+    return Stream.concat(places.stream(), Stream.of(WAY))
+        .filter(p -> p.at() == place.at() && place.at() != 0)
+        .filter(p -> p.standing().equals(standing) && Objects.equals(p.owner(), owner))
+        .findFirst()
+        .orElseGet(() -> place.fresh(standing, owner));
+  }
+
+  @Override
+  public Place repairer(@Nullable Party who) {
+    return Place.fresh(who);
+  }
+
+  @Override
+  public Optional<Place> wentTo(String paperNumber) {
+    return Optional.ofNullable(went.get(paperNumber));
   }
 
   @Override
@@ -250,8 +282,8 @@ public final class SmallBook implements Catalogue {
   }
 
   @Override
-  public Standing standing(long item, LocalDate date) {
-    return standings.getOrDefault(item, new Standing(0, 0, 0));
+  public Worth worth(long item, LocalDate date) {
+    return worths.getOrDefault(item, new Worth(0, 0, 0));
   }
 
   @Override

@@ -19,6 +19,7 @@ import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
+import zinctally.core.papers.Standing;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.back.CreditDue;
 import zinctally.core.papers.back.ReturnReason;
@@ -52,6 +53,7 @@ public final class BookCatalogue implements Catalogue {
 
   private final ItemLookup items;
   private final NamedLookup named;
+  private final PlaceLookup places;
   private final PromiseLookup promises;
   private final AwaitedLookup earlier;
   private final TradedLookup traded;
@@ -78,6 +80,7 @@ public final class BookCatalogue implements Catalogue {
             book.taxOnSums());
     this.items = new ItemLookup(sql, groups.tree(), amends != 0);
     this.named = new NamedLookup(sql, accounts.all());
+    this.places = new PlaceLookup(sql);
     this.lots = new LotLookup(sql);
     this.costs = new CostLookup(sql, amends);
     this.promises = new PromiseLookup(sql, amends);
@@ -145,8 +148,8 @@ public final class BookCatalogue implements Catalogue {
   }
 
   @Override
-  public Standing standing(long item, LocalDate date) {
-    return costs.standing(item, date);
+  public Worth worth(long item, LocalDate date) {
+    return costs.worth(item, date);
   }
 
   @Override
@@ -244,12 +247,32 @@ public final class BookCatalogue implements Catalogue {
 
   @Override
   public Optional<Place> place(String name) {
-    return named.place(name);
+    return places.named(name);
+  }
+
+  @Override
+  public Optional<Standing> standing(String name) {
+    return places.standing(name);
+  }
+
+  @Override
+  public Place as(Place place, Standing standing, @Nullable Party owner) {
+    return places.as(place, standing, owner);
+  }
+
+  @Override
+  public Place repairer(@Nullable Party who) {
+    return places.repairer(who);
+  }
+
+  @Override
+  public Optional<Place> wentTo(String paperNumber) {
+    return places.wentTo(paperNumber);
   }
 
   @Override
   public Place onTheWay() {
-    return named.onTheWay();
+    return places.onTheWay();
   }
 
   @Override

@@ -69,7 +69,7 @@ final class CostLookup {
         .optional();
   }
 
-  Catalogue.Standing standing(long item, LocalDate date) {
+  Catalogue.Worth worth(long item, LocalDate date) {
     long writtenDown =
         sql.sql("select written_down from cost_pool where item_id = ?")
             .param(item)
@@ -87,7 +87,7 @@ final class CostLookup {
         .param("item", item)
         .param("month", date.withDayOfMonth(1))
         .param("date", date)
-        .query((row, n) -> new Catalogue.Standing(row.getLong(1), row.getLong(2), writtenDown))
+        .query((row, n) -> new Catalogue.Worth(row.getLong(1), row.getLong(2), writtenDown))
         .single();
   }
 

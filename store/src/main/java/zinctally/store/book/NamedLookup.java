@@ -13,26 +13,20 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
-import zinctally.core.papers.Place;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.back.ReturnReason;
 import zinctally.core.papers.stock.Reason;
 
-/** Finds what is set up in a book and has a name: accounts, places, rates, reasons. */
+/** Finds what is set up in a book and has a name: accounts, rates, reasons. */
 final class NamedLookup {
   private final JdbcClient sql;
   private final List<Account> accounts;
-  private final Map<String, Place> places = new HashMap<>();
   private final Map<String, TaxRate> rates = new HashMap<>();
   private final Map<String, Reason> reasons = new HashMap<>();
 
   NamedLookup(JdbcClient sql, List<Account> accounts) {
     this.sql = sql;
     this.accounts = accounts;
-    sql.sql("select id, name from place where active")
-        .query((row, n) -> new Place(row.getLong(1), row.getString(2)))
-        .list()
-        .forEach(p -> places.put(key(p.name()), p));
     sql.sql("select id, code, name, percent from tax_rate where active")
         .query(
             (row, n) ->
@@ -98,17 +92,6 @@ final class NamedLookup {
         .filter(a -> a.role() == role && a.active())
         .findFirst()
         .orElseThrow(() -> new IllegalStateException("no account in use is for " + role.words()));
-  }
-
-  Optional<Place> place(String name) {
-    return Optional.ofNullable(places.get(key(name)));
-  }
-
-  /** The place that is none of ours: between two of them. */
-  Place onTheWay() {
-    return sql.sql("select id, name from place where kind = 'WAY'")
-        .query((row, n) -> new Place(row.getLong(1), row.getString(2)))
-        .single();
   }
 
   Optional<TaxRate> taxRate(String code) {

@@ -50,7 +50,8 @@ final class TradedLookup {
   private static final String GOODS =
       """
       select e.id as event, e.line, e.quantity from cost_event e
-      where e.paper_id = :paper and not e.gone and e.kind in ('IN', 'OUT')
+      where e.paper_id = :paper and not e.gone
+        and (e.kind in ('IN', 'OUT') and not :anew or e.kind = 'BACK' and :anew)
         and (not :sent or e.contra_account in (
           select id from account where role = 'SENT_NOT_INVOICED'))
       union all
@@ -88,7 +89,8 @@ final class TradedLookup {
                         row.getObject(4, LocalDate.class),
                         row.getLong(5)))
             .optional()
-            .filter(h -> h.kind.is(Trait.BRINGS_IN) || h.kind.is(Trait.SENDS));
+            .filter(
+                h -> h.kind.is(Trait.BRINGS_IN) || h.kind.is(Trait.SENDS) || h.kind.is(Trait.ANEW));
     if (head.isEmpty()) return List.of();
     Head paper = head.get();
     Awaits waits = Trading.goodsWait(paper.kind).orElse(null);
@@ -106,7 +108,7 @@ final class TradedLookup {
     List<Row> rows =
         sql.sql(
                 "select g.event, g.line, g.quantity, e.item_id, e.lot_id, e.quantity as arrived,"
-                    + " e.value + e.charges as value, l.net, l.quantity as line_quantity,"
+                    + " if(e.kind = 'BACK', e.booked, e.value) + e.charges as value, l.net, l.quantity as line_quantity,"
                     + " t.id as rate, t.code, t.name, t.percent,"
                     + """
                      (select coalesce(sum(b.quantity), 0) from cost_event b
@@ -126,6 +128,7 @@ final class TradedLookup {
             .param("paper", paper.id)
             .param("sent", paper.kind.is(SENDS) && !paper.kind.is(SELLS))
             .param("asks", paper.kind.is(BILLS) || paper.kind.is(SELLS))
+            .param("anew", paper.kind.is(Trait.ANEW))
             .param("amends", amends)
             .query(
                 (row, n) -> {

@@ -21,6 +21,31 @@ final class GoodsRules {
                 where what = 'ON_THE_WAY' group by item_id) w on w.item_id = i.id
               where coalesce(s.quantity, 0) <> coalesce(w.quantity, 0)"""),
           new Rule(
+              "what is at repairers is what went out for repair and is not back",
+              "select count(*) from awaited where what = 'IN_REPAIR'",
+              """
+              select i.code as name, coalesce(s.quantity, 0) as q1, coalesce(w.quantity, 0) as q2
+              from item i
+              left join (select t.item_id, sum(t.quantity) as quantity from place_stock t
+                join place p on p.id = t.place_id and p.kind = 'REPAIRER' group by t.item_id) s
+                on s.item_id = i.id
+              left join (select item_id, sum(open_quantity) as quantity from awaited
+                where what = 'IN_REPAIR' group by item_id) w on w.item_id = i.id
+              where coalesce(s.quantity, 0) <> coalesce(w.quantity, 0)"""),
+          new Rule(
+              "what is here of customers' own goods is what was taken in and not given back",
+              "select count(*) from awaited where what = 'TO_GIVE_BACK'",
+              """
+              select i.code as name, coalesce(s.quantity, 0) as q1, coalesce(w.quantity, 0) as q2
+              from item i
+              left join (select t.item_id, sum(t.quantity) as quantity from place_stock t
+                join place p on p.id = t.place_id
+                join party o on o.id = p.owner_id and o.kind = 'CUSTOMER' group by t.item_id) s
+                on s.item_id = i.id
+              left join (select item_id, sum(open_quantity) as quantity from awaited
+                where what = 'TO_GIVE_BACK' group by item_id) w on w.item_id = i.id
+              where coalesce(s.quantity, 0) <> coalesce(w.quantity, 0)"""),
+          new Rule(
               "each item's head is the sum of its cost entries",
               "select count(*) from cost_pool",
               """
@@ -62,11 +87,12 @@ final class GoodsRules {
                     group by item_id, place_id) t
               group by item_id, place_id having a <> b"""),
           new Rule(
-              "what is at all places together is what the stock book has",
+              "what of ours is at all places together is what the stock book has",
               "select count(distinct item_id) from place_stock",
               """
               select concat('item ', item_id) as name, sum(q1) as a, sum(q2) as b
-              from (select item_id, sum(quantity) as q1, 0 as q2 from place_stock group by item_id
+              from (select s.item_id, sum(s.quantity) as q1, 0 as q2 from place_stock s
+                    join place p on p.id = s.place_id and p.owner_id is null group by s.item_id
                     union all
                     select item_id, 0, on_hand from cost_pool) t
               group by item_id having a <> b"""),

@@ -204,7 +204,7 @@ public class PoolStore {
       @Override
       public @Nullable Goods arrival(long id) {
         return sql.sql(
-                "select quantity, if(kind = 'BACK', booked, value + charges) from cost_event"
+                "select quantity, if(kind = 'BACK', booked, value) + charges from cost_event"
                     + " where id = ? and item_id = ? and kind in ('IN', 'BACK') and not gone")
             .params(id, item)
             .query((row, n) -> new Goods(row.getLong(1), row.getLong(2)))

@@ -17,8 +17,8 @@ import zinctally.store.listing.Listing.Column;
 public final class HandleListings {
   private HandleListings() {}
 
-  /** Every line of papers of a kind, each with columns of its own. */
-  private static Listing lines(String name, List<Column> own, String empty, PaperKind kind) {
+  /** Every line of papers of some kinds, each with columns of its own. */
+  private static Listing lines(String name, List<Column> own, String empty, PaperKind... kinds) {
     return new Listing(
             name,
             """
@@ -41,7 +41,7 @@ public final class HandleListings {
             "concat(lpad(p.id, 12, '0'), '.', lpad(n.line, 8, '0'))",
             "-date",
             empty)
-        .of(kind);
+        .of(kinds);
   }
 
   /** Every line of an adjustment: what was found or is gone, why, and what it was worth. */
@@ -151,6 +151,103 @@ public final class HandleListings {
         new Words("Note", "Came", "Lost"),
         "No arrival yet. A transfer whose goods are there when they are received offers it.",
         PaperKind.ARRIVAL);
+  }
+
+  /** What is out for repair and not back. */
+  public static Listing outForRepair() {
+    return away(
+        "Out for repair",
+        List.of(
+            new Column("since", "Out since", "p.date", DATE),
+            new Column("number", "With", "p.number", TEXT, Papers.PAPER),
+            new Column("repairer", "Repairer", "coalesce(w.name, 'here')", TEXT),
+            new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+            new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
+            new Column("wrong", "What is wrong", "n.wording", TEXT),
+            new Column("due", "Back by", "p.due", DATE),
+            new Column(
+                "over",
+                "Days over",
+                "nullif(greatest(datediff(current_date, p.due), 0), 0)",
+                NUMBER),
+            new Column("open", "Still out", "a.open_quantity", QUANTITY),
+            new Column("expected", "Expected cost", "nullif(p.net, 0)", MONEY, Papers.PAPER)
+                .ofCost()),
+        "since",
+        "Nothing is out for repair. Press n, then x, when something goes to be mended.",
+        "IN_REPAIR");
+  }
+
+  /** Customers' own goods that were taken in to be mended and are still here. */
+  public static Listing toGiveBack() {
+    return away(
+        "Customers' goods to mend",
+        List.of(
+            new Column("since", "Here since", "p.date", DATE),
+            new Column("number", "With", "p.number", TEXT, Papers.PAPER),
+            new Column("customer", "Customer", "w.name", TEXT),
+            new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+            new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
+            new Column("wrong", "What is wrong", "n.wording", TEXT),
+            new Column("due", "Promised for", "p.due", DATE),
+            new Column(
+                "over",
+                "Days over",
+                "nullif(greatest(datediff(current_date, p.due), 0), 0)",
+                NUMBER),
+            new Column("open", "Still here", "a.open_quantity", QUANTITY)),
+        "since",
+        "No customer's goods are here to be mended.",
+        "TO_GIVE_BACK");
+  }
+
+  /** What papers' lines wait to have back, or to give back. */
+  private static Listing away(
+      String name, List<Column> own, String order, String empty, String what) {
+    return new Listing(
+        name,
+        """
+        awaited a straight_join paper p on p.id = a.paper_id and p.state = 'POSTED'
+        join paper_line n on n.paper_id = p.id and n.version = p.version and n.line = a.line
+        join item i on i.id = a.item_id left join party w on w.id = p.party_id
+        where a.what = :what and a.open_quantity > 0""",
+        Map.of("what", what),
+        Stream.concat(
+                Stream.of(
+                    new Column("id", "", "p.id", HIDDEN),
+                    new Column("item_id", "", "i.id", HIDDEN)),
+                own.stream())
+            .toList(),
+        "a.id",
+        order,
+        empty);
+  }
+
+  /** What came back from repair, what mending added to its cost, and what is scrap. */
+  public static Listing mended() {
+    return upAndDown(
+        "Back from repair",
+        new Words("Note", "Back", "Scrap"),
+        "Nothing has come back from repair yet.",
+        PaperKind.REPAIR_BACK);
+  }
+
+  /** Customers' own goods, taken in and given back. */
+  public static Listing customersGoods() {
+    return lines(
+        "Taken in and given back",
+        List.of(
+            Papers.what(),
+            new Column(
+                "customer",
+                "Customer",
+                "(select w.name from party w where w.id = p.party_id)",
+                TEXT),
+            new Column("quantity", "Quantity", "n.quantity", QUANTITY),
+            new Column("note", "Note", "n.wording", TEXT)),
+        "No customer's goods were taken in to be mended yet.",
+        PaperKind.TAKEN_IN,
+        PaperKind.GIVEN_BACK);
   }
 
   /** Places that have less of an item than they should. */

@@ -129,7 +129,8 @@ public final class OrderListings {
       """
 
       left join (select s.item_id, sum(s.quantity) as quantity from place_stock s
-         join place p on p.id = s.place_id and not p.for_sale group by s.item_id) aside
+         join place p on p.id = s.place_id and not p.for_sale and p.owner_id is null
+         group by s.item_id) aside
          on aside.item_id = i.id""";
 
   private static final String COMING = "coalesce(coming.quantity, 0)";

@@ -99,7 +99,7 @@ class Holding {
   private List<Long> named(Draft draft) {
     List<String> numbers =
         Stream.concat(
-                Stream.of(draft.field("work_order"), draft.field("transfer")),
+                Stream.of("work_order", "transfer", "repair").map(draft::field),
                 draft.rows().stream()
                     .flatMap(row -> NAMING.stream().map(c -> row.getOrDefault(c, "").strip())))
             .filter(n -> !n.isEmpty())

@@ -133,14 +133,6 @@ public class TaxStore {
         .update();
   }
 
-  /** Gives a place a rate for items that have none; an empty code takes it away. */
-  public void ofPlace(String place, String code) {
-    sql.sql(
-            "update place set tax_rate_id = (select id from tax_rate where code = ?) where name = ?")
-        .params(code, place)
-        .update();
-  }
-
   /**
    * Tax of some days, minor units.
    *

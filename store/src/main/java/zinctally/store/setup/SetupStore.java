@@ -8,35 +8,15 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import zinctally.core.papers.Place;
 import zinctally.store.find.Like;
 
-/** Places, tax rates, reasons and parties. */
+/** Tax rates, reasons and parties. */
 @Repository
 public class SetupStore {
   private final JdbcClient sql;
 
   SetupStore(JdbcClient sql) {
     this.sql = sql;
-  }
-
-  /** Places in use, in the order they were made; those whose goods are not for sale come last. */
-  public List<String> places() {
-    return sql.sql("select name from place where active order by for_sale desc, id")
-        .query(String.class)
-        .list();
-  }
-
-  /** Places in use and those where something is. */
-  public List<Place> whereGoodsAre() {
-    return sql.sql(
-            """
-            select id, name from place p where active
-              or exists (select 1 from place_stock s where s.place_id = p.id and s.quantity <> 0)
-            order by for_sale desc, id
-            """)
-        .query((row, n) -> new Place(row.getLong(1), row.getString(2)))
-        .list();
   }
 
   /** Bank and cash accounts in use. */
@@ -56,47 +36,14 @@ public class SetupStore {
         .list();
   }
 
-  /**
-   * A row of one of the small tables.
-   *
-   * @param forSale of a place: whether goods there are free to be sold
-   */
+  /** A row of one of the small tables. */
   public record Row(
       long id,
       String name,
       String code,
       @Nullable BigDecimal percent,
       long account,
-      boolean active,
-      boolean forSale) {
-    public Row(
-        long id,
-        String name,
-        String code,
-        @Nullable BigDecimal percent,
-        long account,
-        boolean active) {
-      this(id, name, code, percent, account, active, true);
-    }
-  }
-
-  public List<Row> allPlaces() {
-    return sql.sql(
-            "select p.id, p.name, p.active, coalesce(t.code, ''), p.for_sale from place p"
-                + " left join tax_rate t on t.id = p.tax_rate_id where p.kind = 'STORE'"
-                + " order by p.for_sale desc, p.id")
-        .query(
-            (r, n) ->
-                new Row(
-                    r.getLong(1),
-                    r.getString(2),
-                    r.getString(4),
-                    null,
-                    0,
-                    r.getBoolean(3),
-                    r.getBoolean(5)))
-        .list();
-  }
+      boolean active) {}
 
   public List<Row> taxRates() {
     return sql.sql("select id, name, code, percent, active from tax_rate order by code")
@@ -122,20 +69,6 @@ public class SetupStore {
             (r, n) ->
                 new Row(r.getLong(1), r.getString(2), "", null, r.getLong(3), r.getBoolean(4)))
         .list();
-  }
-
-  /**
-   * Makes a place, or renames it and switches it on or off.
-   *
-   * @param forSale whether goods there are free to be sold
-   */
-  public void savePlace(long id, String name, boolean active, boolean forSale) {
-    if (id == 0)
-      sql.sql("insert into place (name, for_sale) values (?, ?)").params(name, forSale).update();
-    else
-      sql.sql("update place set name = ?, active = ?, for_sale = ? where id = ?")
-          .params(name, active, forSale, id)
-          .update();
   }
 
   /** A rate that papers used keeps its percent: it is switched off and a new one made. */

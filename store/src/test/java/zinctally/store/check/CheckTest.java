@@ -51,10 +51,12 @@ class CheckTest {
     lots();
     count();
     made();
+    mended();
+    book.sql().sql("insert into place (name) values ('Van')").update();
     book.paper(
         PaperKind.TRANSFER,
         "2026-02-05",
-        Map.of("into", "Damaged goods", "sent", "yes"),
+        Map.of("into", "Van", "sent", "yes"),
         "item quantity",
         "ONE",
         "1");
@@ -91,6 +93,12 @@ class CheckTest {
         .post(
             book.get(CountClosing.class).close(sheet, Optional.empty(), "tester").orElseThrow(),
             "tester");
+  }
+
+  /** One of an item is out for repair, and one of a customer's is here. */
+  private static void mended() {
+    book.paper(PaperKind.REPAIR_OUT, "2026-02-05", Map.of(), "item quantity", "ONE", "1");
+    book.paper(PaperKind.TAKEN_IN, "2026-02-05", Map.of(), "item quantity", "ONE", "1");
   }
 
   /** A kit of two of an item. */
@@ -236,7 +244,10 @@ class CheckTest {
       delimiter = '|',
       textBlock =
           """
-          update place_stock set quantity = quantity + 1 where place_id = (select id from place where kind = 'WAY') | what is on the way is what was sent
+          update place_stock set quantity = quantity + 1 where place_id = (select max(id) from place where kind = 'WAY') | what is on the way is what was sent
+          update place_stock set quantity = quantity + 1 where place_id = (select id from place where kind = 'REPAIRER') | what is at repairers is what went out
+          update place_stock set quantity = quantity + 1 where place_id = (select id from place where owner_id is not null) | what is here of customers' own goods
+          update place set owner_id = null where owner_id is not null | what of ours is at all places together
           update cost_event set line = 77 where kind = 'OUT' and not gone order by id limit 1 | was sold has its cost
           update till set counted = counted + 1 | through a till that is closed
           update quantity_move set quantity = quantity * 3 where paper_id = (select max(id) from paper where kind = 'CUSTOMER_RETURN') | of no lot more has come back

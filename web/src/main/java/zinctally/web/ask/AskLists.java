@@ -10,6 +10,7 @@ import zinctally.store.listing.GoodsListings;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ProveListings;
 import zinctally.store.listing.ValuationListings;
+import zinctally.store.setup.PlaceStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.listing.Area;
 import zinctally.web.listing.Asked;
@@ -21,7 +22,7 @@ import zinctally.web.listing.ListPage.Link;
 class AskLists {
   @Bean
   @Order(7)
-  Area askArea(BookStore books, SetupStore setup) {
+  Area askArea(BookStore books, SetupStore setup, PlaceStore places) {
     return Area.of(
         "ask",
         "Ask",
@@ -30,7 +31,7 @@ class AskLists {
             .lists(a -> valuation(a, books)),
         ListPage.at("/ask/places", "What is where")
             .known("places locations on hand stock by place")
-            .lists(a -> GoodsListings.placeStock(setup.whereGoodsAre())),
+            .lists(a -> GoodsListings.placeStock(places.whereOurGoodsAre())),
         ListPage.at("/ask/reorder", "Under reorder point")
             .known("short low stock minimum")
             .lists(a -> GoodsListings.reorder())

@@ -27,6 +27,7 @@ import zinctally.store.count.CountSheet;
 import zinctally.store.count.CountSheets;
 import zinctally.store.count.Scope;
 import zinctally.store.goods.GroupStore;
+import zinctally.store.setup.PlaceStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.shell.May;
@@ -44,6 +45,7 @@ class CountController {
   private final CountLines lines;
   private final CountClosing closing;
   private final SetupStore setup;
+  private final PlaceStore places;
   private final GroupStore groups;
   private final Say say;
   private final Clock clock;
@@ -54,6 +56,7 @@ class CountController {
       CountLines lines,
       CountClosing closing,
       SetupStore setup,
+      PlaceStore places,
       GroupStore groups,
       Say say,
       Clock clock) {
@@ -62,6 +65,7 @@ class CountController {
     this.lines = lines;
     this.closing = closing;
     this.setup = setup;
+    this.places = places;
     this.groups = groups;
     this.say = say;
     this.clock = clock;
@@ -80,7 +84,7 @@ class CountController {
     model.addAttribute("fields", fields);
     model.addAttribute("faults", faults);
     model.addAttribute("scopes", Scope.values());
-    model.addAttribute("places", setup.places());
+    model.addAttribute("places", places.inUse());
     model.addAttribute(
         "groups", groups.tree().inOrder().stream().map(GroupStore.Group::name).toList());
     return "handle/count-new";
@@ -109,7 +113,7 @@ class CountController {
     if (scope.named() && value.isEmpty() && !faults.containsKey("value"))
       cells.fault("value", "Which one?");
     String place = cells.text("place", 120);
-    if (!setup.places().contains(place)) cells.fault("place", "Which place?");
+    if (!places.inUse().contains(place)) cells.fault("place", "Which place?");
     Optional<Quantity> quantity =
         cells
             .number("quantity", 12, Typed.amount(9, 6), "A number from zero, or nothing.")

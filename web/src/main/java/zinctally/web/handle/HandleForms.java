@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
 import zinctally.core.papers.make.Sharing;
 import zinctally.web.paper.form.AreaForms;
 import zinctally.web.paper.form.Choice;
@@ -69,8 +70,9 @@ class HandleForms implements AreaForms {
             PaperKind.TRANSFER,
             List.of(
                 date("date", "Date"),
-                choice("place", "From", choices.places()),
+                choice("place", "From", choices.anyPlace()),
                 choice("into", "Into", choices.whichPlace()),
+                choice("standing", "Standing there", choices.standings("as it is")),
                 choice(
                     "sent", "Are there", Choice.of("", "at once", "yes", "when they are received")),
                 field("notes", "Note on the paper")),
@@ -84,11 +86,66 @@ class HandleForms implements AreaForms {
             List.of(
                 date("date", "Date"),
                 suggest("transfer", "Sent with", offered.papers("transfer", PaperKind.TRANSFER)),
-                choice("into", "Came to", choices.places())),
+                choice("into", "Came to", choices.plainPlaces())),
             List.of(
                 text("item", "Item", offered.items()),
                 figure("quantity", "Quantity"),
                 text("reason", "Reason, if it is lost", offered.reasons()),
+                text("memo", "Note"))),
+        new PaperForm(
+            PaperKind.REPAIR_OUT,
+            List.of(
+                date("date", "Date"),
+                suggest("repairer", "Repairer, if not here", offered.parties(Party.Kind.SUPPLIER)),
+                choice("place", "From", choices.anyPlace()),
+                date("due", "Back by"),
+                field("expected", "Expected cost"),
+                field("notes", "Note on the paper")),
+            List.of(
+                text("item", "Item", offered.items()),
+                figure("quantity", "Quantity"),
+                text("memo", "What is wrong"),
+                shown("free", "Here now"))),
+        new PaperForm(
+            PaperKind.REPAIR_BACK,
+            List.of(
+                date("date", "Date"),
+                suggest("repair", "Went out with", offered.papers("repair", PaperKind.REPAIR_OUT)),
+                choice("into", "Comes to", choices.plainPlaces()),
+                choice(
+                    "cost",
+                    "Mending is",
+                    Choice.of("", "an expense, on its bill", "goods", "part of what they cost")),
+                suggest("account", "Known cost taken from", offered.accounts())),
+            List.of(
+                text("item", "Item", offered.items()),
+                figure("quantity", "Quantity"),
+                text("standing", "Standing, if not good", offered.standings()),
+                text("reason", "Reason, if it is scrap", offered.reasons()),
+                figure("charge", "Mending cost"),
+                text("memo", "Note"))),
+        new PaperForm(
+            PaperKind.TAKEN_IN,
+            List.of(
+                suggest("customer", "Customer", offered.parties(Party.Kind.CUSTOMER)),
+                date("date", "Date"),
+                choice("place", "Kept at", choices.plainPlaces()),
+                date("due", "Promised for"),
+                field("notes", "Note on the paper")),
+            List.of(
+                text("item", "Item", offered.items()),
+                figure("quantity", "Quantity"),
+                text("memo", "What is wrong"))),
+        new PaperForm(
+            PaperKind.GIVEN_BACK,
+            List.of(
+                suggest("customer", "Customer", offered.parties(Party.Kind.CUSTOMER)),
+                date("date", "Date"),
+                choice("place", "Kept at", choices.plainPlaces()),
+                field("notes", "Note on the paper")),
+            List.of(
+                text("item", "Item", offered.items()),
+                figure("quantity", "Quantity"),
                 text("memo", "Note"))),
         new PaperForm(
             PaperKind.RECIPE,
@@ -113,6 +170,10 @@ class HandleForms implements AreaForms {
                 field("quantity", "How many"),
                 date("expected", "Wanted by"),
                 choice("place", "Made at", choices.places()),
+                suggest(
+                    "order",
+                    "For sales order",
+                    offered.papers("sales-order", PaperKind.SALES_ORDER)),
                 field("notes", "Note")),
             List.of(
                 text("item", "Component", offered.items()),

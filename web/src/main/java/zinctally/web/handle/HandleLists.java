@@ -80,6 +80,22 @@ class HandleLists {
                     .known("where used component part recipe")
                     .lists(a -> RecipeListings.uses())),
             group(
+                "Repairs",
+                ListPage.at("/handle/repairs", "Out for repair")
+                    .known("mend fix broken service repairer bench overdue")
+                    .lists(a -> HandleListings.outForRepair())
+                    .begins(PaperKind.REPAIR_OUT),
+                ListPage.at("/handle/mended", "Back from repair")
+                    .known("mended fixed scrap charge")
+                    .lists(a -> HandleListings.mended()),
+                ListPage.at("/handle/customers-goods", "Customers' goods")
+                    .known("customer's own repair workshop taken in")
+                    .lists(a -> HandleListings.toGiveBack())
+                    .begins(PaperKind.TAKEN_IN, PaperKind.GIVEN_BACK),
+                ListPage.at("/handle/taken-in", "Taken in and given back")
+                    .known("customer's own repair history")
+                    .lists(a -> HandleListings.customersGoods())),
+            group(
                 "Places",
                 ListPage.at("/handle/transfers", "Transfers")
                     .known("move goods between places van on the way")

@@ -133,10 +133,13 @@ class RecipeController {
       @PathVariable long paper, @RequestParam(defaultValue = "") String quantity, Principal who) {
     May.must(May.write(who, PaperKind.WORK_ORDER));
     Asked asked = asked(paper, quantity, catalogues.open());
-    List<Map<String, String>> rows = RecipeRows.parts(asked.recipe.batch(), asked.many);
-    Map<String, String> head = head(PaperKind.WORK_ORDER, asked.recipe, asked.many);
-    return "redirect:/drafts/"
-        + drafts.begin(new Draft(PaperKind.WORK_ORDER, head, rows), who.getName());
+    return "redirect:/drafts/" + workOrder(asked.recipe, asked.many, who);
+  }
+
+  private long workOrder(KnownRecipe recipe, Quantity many, Principal who) {
+    Map<String, String> head = head(PaperKind.WORK_ORDER, recipe, many);
+    List<Map<String, String>> rows = RecipeRows.parts(recipe.batch(), many);
+    return drafts.begin(new Draft(PaperKind.WORK_ORDER, head, rows), who.getName());
   }
 
   private Map<String, String> head(PaperKind kind, KnownRecipe recipe, Quantity many) {
@@ -153,7 +156,7 @@ class RecipeController {
     return drafts.begin(new Draft(PaperKind.ASSEMBLY, head, rows), who.getName());
   }
 
-  /** Drafts what is missing: an order to each supplier, and an assembly of what is made itself. */
+  /** Drafts what is missing: an order to each supplier, and a work order for what is made here. */
   @ByKind
   @PostMapping("/handle/recipes/{paper:\\d+}/missing")
   String missing(
@@ -161,7 +164,7 @@ class RecipeController {
       @RequestParam(defaultValue = "") String quantity,
       Principal who,
       RedirectAttributes after) {
-    May.must(May.write(who, PaperKind.PURCHASE_ORDER) && May.write(who, PaperKind.ASSEMBLY));
+    May.must(May.write(who, PaperKind.PURCHASE_ORDER) && May.write(who, PaperKind.WORK_ORDER));
     BookCatalogue book = catalogues.open();
     Asked asked = asked(paper, quantity, book);
     Needs needs = needs(asked, book);
@@ -170,14 +173,14 @@ class RecipeController {
     int ordered =
         orders.draftOrders(toBuy, heads.defaults(PaperKind.PURCHASE_ORDER), who.getName()).size();
     Set<String> drafted =
-        drafts.open(PaperKind.ASSEMBLY).stream()
+        drafts.open(PaperKind.WORK_ORDER).stream()
             .map(d -> d.field("item").toLowerCase(Locale.ROOT))
             .collect(Collectors.toSet());
     int made = 0;
     for (Map.Entry<Item, Quantity> part : needs.toMake().entrySet()) {
       if (drafted.contains(part.getKey().code().toLowerCase(Locale.ROOT))) continue;
       KnownRecipe of = recipes.on(part.getKey().id(), LocalDate.now(clock), book).orElseThrow();
-      assembly(of, part.getValue(), book, who);
+      workOrder(of, part.getValue(), who);
       made++;
     }
     after.addFlashAttribute(
@@ -187,7 +190,7 @@ class RecipeController {
             : "Begun: "
                 + count(ordered, "draft of an order", "drafts of orders")
                 + " and "
-                + count(made, "of an assembly", "of assemblies")
+                + count(made, "of a work order", "of work orders")
                 + "; they are on the Day page.");
     return "redirect:/handle/recipes/"
         + paper

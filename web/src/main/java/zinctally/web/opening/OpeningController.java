@@ -21,6 +21,7 @@ import zinctally.store.goods.GroupStore;
 import zinctally.store.opening.OpeningStore;
 import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
+import zinctally.store.setup.PlaceStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.SetsUp;
@@ -33,6 +34,7 @@ class OpeningController {
   private final DraftStore drafts;
 
   private final SetupStore setup;
+  private final PlaceStore places;
 
   private final GroupStore groups;
 
@@ -42,11 +44,13 @@ class OpeningController {
       OpeningStore opening,
       DraftStore drafts,
       SetupStore setup,
+      PlaceStore places,
       GroupStore groups,
       BookStore books) {
     this.opening = opening;
     this.drafts = drafts;
     this.setup = setup;
+    this.places = places;
     this.groups = groups;
     this.books = books;
   }
@@ -58,7 +62,7 @@ class OpeningController {
     model.addAttribute("groups", groups.tree().inOrder());
     model.addAttribute("clearing", opening.clearing());
     model.addAttribute("posted", opening.posted());
-    model.addAttribute("places", setup.places());
+    model.addAttribute("places", places.plain());
     List<OpeningStore.Line> stock =
         lines.stream().filter(l -> l.subject().startsWith("group:")).toList();
     model.addAttribute(
@@ -98,7 +102,7 @@ class OpeningController {
       Principal who,
       RedirectAttributes after)
       throws IOException {
-    String place = setup.places().stream().findFirst().orElse("");
+    String place = places.plain().stream().findFirst().orElse("");
     try {
       Sheet sheet = chosen(file) || !rows.isBlank() ? sheet(file, rows) : emptyGrid();
       return "redirect:/opening/stock/" + drafts.begin(sheet.asOpeningStock(place), who.getName());

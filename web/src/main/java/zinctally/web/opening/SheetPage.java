@@ -17,6 +17,7 @@ import zinctally.core.papers.opening.Sheet;
 import zinctally.core.proof.Proof;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Proving;
+import zinctally.store.setup.PlaceStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.paper.Windows;
 
@@ -28,10 +29,12 @@ class SheetPage {
   private static final int GRID_ROWS = 12;
   private final Proving proving;
   private final SetupStore setup;
+  private final PlaceStore places;
 
-  SheetPage(Proving proving, SetupStore setup) {
+  SheetPage(Proving proving, SetupStore setup, PlaceStore places) {
     this.proving = proving;
     this.setup = setup;
+    this.places = places;
   }
 
   /** A fault with its place in words. */
@@ -51,7 +54,7 @@ class SheetPage {
     model.addAttribute("figures", draft.form().name());
     model.addAttribute("figuresKnown", !"no".equals(draft.field(Sheet.FORM_KNOWN)));
     model.addAttribute("place", draft.field("place"));
-    model.addAttribute("places", setup.places());
+    model.addAttribute("places", places.plain());
     boolean grid = draft.rows().size() <= SHOWN_ROWS;
     List<Map<String, String>> rows =
         new ArrayList<>(draft.rows().subList(0, Math.min(SHOWN_ROWS, draft.rows().size())));

@@ -48,6 +48,7 @@ class GoOnController {
   private final Heads heads;
   private final TillStore tills;
   private final TypedDraft sent;
+  private final List<Followed> followed;
 
   GoOnController(
       DraftStore drafts,
@@ -56,8 +57,10 @@ class GoOnController {
       Catalogues catalogues,
       Heads heads,
       TillStore tills,
-      TypedDraft sent) {
+      TypedDraft sent,
+      List<Followed> followed) {
     this.sent = sent;
+    this.followed = followed;
     this.drafts = drafts;
     this.papers = papers;
     this.open = open;
@@ -116,6 +119,8 @@ class GoOnController {
     PostedPaper paper = papers.find(id).orElseThrow(() -> new NotThere("paper " + id));
     PaperKind kind = PaperKind.ofSlug(slug);
     May.must(May.write(who, kind) && !paper.isVoid());
+    Optional<Followed> by = followed.stream().filter(f -> f.begins(kind)).findFirst();
+    if (by.isPresent()) return begun(by.get().from(paper, kind), paper, who, after);
     Map<String, String> fields = new HashMap<>(heads.defaults(kind));
     kind.side().ifPresent(side -> fields.put(side.field(), paper.partyName()));
     if (paper.place() != null) fields.put("place", paper.place());
@@ -136,6 +141,19 @@ class GoOnController {
       return "redirect:/papers/" + id;
     }
     return "redirect:/drafts/" + drafts.begin(new Draft(kind, fields, rows), who.getName());
+  }
+
+  private String begun(
+      List<Draft> all, PostedPaper paper, Principal who, RedirectAttributes after) {
+    if (all.isEmpty()) {
+      after.addFlashAttribute("wrong", "Nothing is left to do of " + paper.number() + ".");
+      return "redirect:/papers/" + paper.id();
+    }
+    List<Long> begun = all.stream().map(d -> drafts.begin(d, who.getName())).toList();
+    if (begun.size() > 1)
+      after.addFlashAttribute(
+          "told", "This is one of " + begun.size() + " drafts; the others are on the Day page.");
+    return "redirect:/drafts/" + begun.get(0);
   }
 
   /** Pays for other goods with what came back, over an open till; false when none is. */

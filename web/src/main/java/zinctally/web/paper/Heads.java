@@ -6,17 +6,20 @@ import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.BookStore;
 import zinctally.store.posting.Posting;
+import zinctally.store.setup.PlaceStore;
 import zinctally.store.setup.SetupStore;
 
 /** What new papers begin with. */
 @Component
 public class Heads {
   private final SetupStore setup;
+  private final PlaceStore places;
   private final BookStore books;
   private final Posting posting;
 
-  Heads(SetupStore setup, BookStore books, Posting posting) {
+  Heads(SetupStore setup, PlaceStore places, BookStore books, Posting posting) {
     this.setup = setup;
+    this.places = places;
     this.books = books;
     this.posting = posting;
   }
@@ -25,7 +28,7 @@ public class Heads {
   public Map<String, String> defaults(PaperKind kind) {
     Map<String, String> fields = new HashMap<>();
     fields.put("date", posting.today().toString());
-    setup.places().stream().findFirst().ifPresent(p -> fields.put("place", p));
+    places.plain().stream().findFirst().ifPresent(p -> fields.put("place", p));
     setup.moneyAccounts().stream().findFirst().ifPresent(m -> fields.put("money", m));
     fields.put("prices", books.book().pricesIncludeTax() ? "included" : "excluded");
     return fields;

@@ -55,6 +55,7 @@ class PaperController {
   private final SettledStore settled;
   private final UblInvoice ubl;
   private final OrderStore orders;
+  private final List<Followed> followed;
   private final Ordering ordering;
   private final BookStore books;
   private final Forms forms;
@@ -71,6 +72,7 @@ class PaperController {
       SettledStore settled,
       UblInvoice ubl,
       OrderStore orders,
+      List<Followed> followed,
       Ordering ordering,
       BookStore books,
       Forms forms,
@@ -87,6 +89,7 @@ class PaperController {
     this.settled = settled;
     this.ubl = ubl;
     this.orders = orders;
+    this.followed = followed;
     this.ordering = ordering;
     this.books = books;
   }
@@ -112,8 +115,8 @@ class PaperController {
     model.addAttribute("recipe", recipe);
     model.addAttribute("adds", recipe || paper.kind().is(Trait.MAKES));
     Set<Awaits> awaits = awaits(paper);
+    model.addAttribute("goesBack", Next.goesBack(paper.kind(), awaits));
     model.addAttribute("toMake", paper.kind().is(Trait.ORDERS) && paper.kind().side().isEmpty());
-    model.addAttribute("left", awaits.contains(Awaits.TO_BE_MADE));
     model.addAttribute("onTheWay", awaits.contains(Awaits.ON_THE_WAY));
     model.addAttribute("mayReturn", back(paper, awaits, who).isPresent());
     if (paper.kind().is(Trait.SELLS)) model.addAttribute("earned", papers.earned(id));
@@ -128,7 +131,11 @@ class PaperController {
     model.addAttribute("brought", brought);
     model.addAttribute("selling", paper.kind().isWith(Party.Kind.CUSTOMER));
     model.addAttribute("byHand", paper.kind().is(Trait.BY_HAND));
-    model.addAttribute("waitedFor", brought && !paper.isVoid() ? orders.waitingFor(id) : List.of());
+    model.addAttribute(
+        "waitedFor",
+        (brought || paper.kind().is(Trait.MAKES)) && !paper.isVoid()
+            ? orders.waitingFor(id)
+            : List.of());
     model.addAttribute("goesOn", paper.isVoid() ? List.of() : goesOn(paper, awaits, who));
     orders
         .head(id)
@@ -150,12 +157,14 @@ class PaperController {
         .collect(Collectors.toSet());
   }
 
-  private static List<Next> goesOn(PostedPaper paper, Set<Awaits> awaits, Principal who) {
+  private List<Next> goesOn(PostedPaper paper, Set<Awaits> awaits, Principal who) {
     boolean owing = paper.dues().stream().anyMatch(d -> d.open() < 0);
     boolean owed = paper.dues().stream().anyMatch(d -> d.open() > 0);
     boolean whole = paper.dues().stream().anyMatch(d -> d.open() > 0 && d.open() == d.amount());
     return Next.after(paper.kind(), new Next.Open(awaits, owing, owed, whole)).stream()
         .filter(n -> May.write(who, n.kind()))
+        .filter(
+            n -> followed.stream().filter(f -> f.begins(n.kind())).allMatch(f -> f.offers(paper)))
         .toList();
   }
 

@@ -22,6 +22,7 @@ import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.sell.TillStore;
+import zinctally.store.setup.PlaceStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.paper.Heads;
 import zinctally.web.paper.TypedDraft;
@@ -41,6 +42,7 @@ class CounterController {
   private final Heads heads;
 
   private final SetupStore setup;
+  private final PlaceStore places;
 
   private final CounterReceipt receipts;
 
@@ -54,6 +56,7 @@ class CounterController {
       PaperStore papers,
       Heads heads,
       SetupStore setup,
+      PlaceStore places,
       CounterReceipt receipts,
       CounterDesk desk,
       TypedDraft sent) {
@@ -63,6 +66,7 @@ class CounterController {
     this.papers = papers;
     this.heads = heads;
     this.setup = setup;
+    this.places = places;
     this.receipts = receipts;
     this.desk = desk;
   }
@@ -73,7 +77,7 @@ class CounterController {
   String next(Model model, Principal who, RedirectAttributes after) {
     Optional<TillStore.Till> till = tills.of(who.getName());
     if (till.isEmpty()) {
-      model.addAttribute("places", setup.places());
+      model.addAttribute("places", places.plain());
       return "sell/till-open";
     }
     for (String told : List.of("done", "change"))

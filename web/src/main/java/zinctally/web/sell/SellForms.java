@@ -39,7 +39,7 @@ class SellForms implements AreaForms {
                 field("reference", "Their reference"),
                 date("date", "Order date"),
                 date("expected", "Wanted by"),
-                choice("place", "Out of", choices.places()),
+                choice("place", "Out of", choices.placesThatSell()),
                 choice("prices", "Prices", choices.prices()),
                 field("notes", "Note to the customer")),
             List.of(
@@ -56,7 +56,7 @@ class SellForms implements AreaForms {
                 suggest("customer", "Customer", offered.parties(Party.Kind.CUSTOMER)),
                 field("reference", "Their reference"),
                 date("date", "Goes on"),
-                choice("place", "Out of", choices.places()),
+                choice("place", "Out of", choices.placesThatSell()),
                 field("address", "Brought to"),
                 field("notes", "Note to the customer")),
             List.of(
@@ -79,7 +79,7 @@ class SellForms implements AreaForms {
                     "goods",
                     "Goods of no delivery",
                     Choice.of("with", "go with this invoice", "later", "go later")),
-                choice("place", "Out of", choices.places()),
+                choice("place", "Out of", choices.placesThatSell()),
                 choice("prices", "Prices", choices.prices()),
                 field("off", "Off the whole")),
             List.of(
@@ -100,7 +100,7 @@ class SellForms implements AreaForms {
             List.of(
                 suggest("seller", "Sold by, initials", offered.sellers()),
                 suggest("customer", "Customer, if named", offered.parties(Party.Kind.CUSTOMER)),
-                choice("place", "Out of", choices.places()),
+                choice("place", "Out of", choices.placesThatSell()),
                 field("off", "Off the whole")),
             List.of(
                 text("item", "Scan, code or letters", offered.items()),

@@ -18,6 +18,7 @@ import zinctally.store.book.BookStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.sell.TillClosing;
 import zinctally.store.sell.TillStore;
+import zinctally.store.setup.PlaceStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.Sells;
@@ -29,14 +30,21 @@ class TillController {
   private final PaperStore papers;
   private final TillClosing closing;
   private final SetupStore setup;
+  private final PlaceStore places;
   private final BookStore books;
 
   TillController(
-      TillStore tills, PaperStore papers, TillClosing closing, SetupStore setup, BookStore books) {
+      TillStore tills,
+      PaperStore papers,
+      TillClosing closing,
+      SetupStore setup,
+      PlaceStore places,
+      BookStore books) {
     this.tills = tills;
     this.papers = papers;
     this.closing = closing;
     this.setup = setup;
+    this.places = places;
     this.books = books;
   }
 
@@ -48,7 +56,7 @@ class TillController {
       Principal who,
       RedirectAttributes after) {
     Optional<Long> there = amount(amount);
-    if (there.isEmpty() || !setup.places().contains(place)) {
+    if (there.isEmpty() || !places.plain().contains(place)) {
       after.addFlashAttribute("wrong", noCash(amount, "150.00, or 0"));
       after.addFlashAttribute("typed", amount);
       return "redirect:/counter";

@@ -41,7 +41,9 @@ class SetUpPages {
             Area.group(
                 "Goods",
                 ListPage.at("/setup/groups", "Groups").known("categories item groups method"),
-                ListPage.at("/setup/places", "Places").known("locations warehouses stores"),
+                ListPage.at("/setup/places", "Places").known("locations warehouses stores van"),
+                ListPage.at("/setup/standings", "Standings")
+                    .known("condition damaged on hold quarantine in service seconds"),
                 ListPage.at("/setup/reasons", "Reasons").known("adjustment reasons breakage"),
                 ListPage.at("/setup/return-reasons", "Return reasons").known("why returned")),
             Area.group(

@@ -18,32 +18,23 @@ import zinctally.core.ledger.Account;
 import zinctally.core.number.Figures;
 import zinctally.store.book.SetUp;
 import zinctally.store.ledger.AccountStore;
-import zinctally.store.sell.TaxStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.shell.SetsUp;
 
-/** Places, tax rates, reasons for adjustments and for returns. */
+/** Tax rates, reasons for adjustments and for returns. */
 @Controller
 class SmallTablesController {
   private static final int LONGEST = 80;
   private final SetUp setUp;
   private final AccountStore accounts;
   private final SetupStore setup;
-  private final TaxStore taxes;
   private final Trail trail;
 
-  SmallTablesController(
-      SetUp setUp, AccountStore accounts, SetupStore setup, TaxStore taxes, Trail trail) {
+  SmallTablesController(SetUp setUp, AccountStore accounts, SetupStore setup, Trail trail) {
     this.setUp = setUp;
-    this.taxes = taxes;
     this.trail = trail;
     this.accounts = accounts;
     this.setup = setup;
-  }
-
-  @GetMapping("/setup/places")
-  String places(Model model) {
-    return small(model, "places", setup.allPlaces());
   }
 
   @GetMapping("/setup/tax")
@@ -120,32 +111,7 @@ class SmallTablesController {
     model.addAttribute("tab", tab);
     model.addAttribute("rows", all);
     model.addAttribute("accounts", accounts.all());
-    model.addAttribute("rates", setup.taxRates());
     return "setup/small";
-  }
-
-  @SetsUp
-  @PostMapping("/setup/places")
-  String savePlace(
-      @RequestParam long id,
-      @RequestParam String name,
-      @RequestParam(defaultValue = "") String rate,
-      @RequestParam(defaultValue = "false") boolean active,
-      @RequestParam(defaultValue = "false") boolean forSale,
-      Principal who,
-      RedirectAttributes after) {
-    return kept(
-        after,
-        "/places",
-        who,
-        id,
-        name,
-        setup::allPlaces,
-        () -> {
-          setup.savePlace(id, name.strip(), active, forSale);
-          taxes.ofPlace(name.strip(), rate);
-          return true;
-        });
   }
 
   @SetsUp

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
@@ -80,6 +81,10 @@ public record Return(
       return parts.get(0).of();
     }
 
+    private Line at(Place made) {
+      return new Line(row, item, quantity, unit, net, drawn, tax, reason, made, thrown, parts);
+    }
+
     boolean unbilled() {
       return of().unbilled() != null;
     }
@@ -95,6 +100,12 @@ public record Return(
 
   private boolean toSupplier() {
     return kind == PaperKind.SUPPLIER_RETURN;
+  }
+
+  @Override
+  public Paper withPlaces(UnaryOperator<Place> made) {
+    List<Line> there = lines.stream().map(l -> l.at(made.apply(l.goes))).toList();
+    return new Return(kind, date, who, reference, note, money, place, there);
   }
 
   @Override

@@ -18,6 +18,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.Standing;
 import zinctally.core.papers.flow.Numbered;
 import zinctally.core.papers.flow.Traded;
 import zinctally.core.papers.read.NumbersReader;
@@ -181,7 +182,10 @@ public final class ReturnReader {
    */
   private record Goes(Place place, Reason thrown) {}
 
-  /** Where the goods of a row go: to the paper's place, to another, or away for a reason. */
+  /**
+   * Where the goods of a row go: to the paper's place, as they should be or not, to another, or
+   * away for a reason.
+   */
   private Goes goes(RowReader row) {
     String typed = toSupplier ? "" : row.cell("goods");
     if (typed.isEmpty()) return new Goes(place, null);
@@ -189,9 +193,14 @@ public final class ReturnReader {
     if (other.isPresent()) return new Goes(other.get(), null);
     Optional<Reason> thrown = in.book.reason(typed);
     if (thrown.isPresent()) return new Goes(place, thrown.get());
+    Optional<Standing> standing = in.book.standing(typed);
+    if (standing.isPresent() && place != null)
+      return new Goes(in.book.as(place, standing.get(), null), null);
     row.fault(
         "goods",
-        "\"" + typed + "\" is neither a place for the goods nor a reason to write them off.");
+        "\""
+            + typed
+            + "\" is neither a place for the goods, nor a standing, nor a reason to write them off.");
     return new Goes(place, null);
   }
 

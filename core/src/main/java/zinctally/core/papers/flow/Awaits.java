@@ -25,7 +25,11 @@ public enum Awaits {
   /** What goes into that, promised to it. */
   PROMISED_PARTS(Role.NONE),
   /** Goods that were sent to another place and are not there yet. */
-  ON_THE_WAY(Role.NONE);
+  ON_THE_WAY(Role.NONE),
+  /** Goods that are out for repair. */
+  IN_REPAIR(Role.NONE),
+  /** A customer's own goods, taken in to be mended. */
+  TO_GIVE_BACK(Role.NONE);
 
   private final Role role;
 

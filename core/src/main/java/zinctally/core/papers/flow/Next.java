@@ -56,6 +56,17 @@ public record Next(PaperKind kind, String words, boolean ahead) {
       if (open.awaits.contains(Awaits.PROMISED_GOODS))
         next.add(new Next(PaperKind.INVOICE, "Invoice ahead", true));
     }
+    if (open.awaits.contains(Awaits.PROMISED_GOODS))
+      next.add(new Next(PaperKind.WORK_ORDER, "Make what is missing"));
+    if (open.awaits.contains(Awaits.TO_BE_MADE))
+      next.add(new Next(PaperKind.ASSEMBLY, "Make what is left"));
+    if (open.awaits.contains(Awaits.ON_THE_WAY))
+      next.add(new Next(PaperKind.ARRIVAL, "They have come"));
+    if (open.awaits.contains(Awaits.IN_REPAIR))
+      next.add(new Next(PaperKind.REPAIR_BACK, "They are back"));
+    if (open.awaits.contains(Awaits.TO_GIVE_BACK))
+      next.add(new Next(PaperKind.GIVEN_BACK, "Give them back"));
+    if (kind == PaperKind.TAKEN_IN) next.add(new Next(PaperKind.INVOICE, "Invoice the work"));
     if (open.owing && kind.is(PaperKind.Trait.BILLS))
       next.add(new Next(PaperKind.SUPPLIER_PAYMENT, "Pay"));
     if (open.owed && kind.is(PaperKind.Trait.SELLS))
@@ -65,6 +76,11 @@ public record Next(PaperKind kind, String words, boolean ahead) {
     if (open.owed && open.whole && kind == PaperKind.SUPPLIER_RETURN)
       next.add(new Next(PaperKind.SUPPLIER_CREDIT, "Credit note has come"));
     return next;
+  }
+
+  /** Whether goods it took elsewhere can be taken back the same way. */
+  public static boolean goesBack(PaperKind kind, Set<Awaits> awaits) {
+    return kind == PaperKind.TRANSFER && !awaits.contains(Awaits.ON_THE_WAY);
   }
 
   /** The paper that takes goods of one back; empty when none moved with it, or all are settled. */

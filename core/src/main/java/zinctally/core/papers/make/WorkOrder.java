@@ -22,6 +22,7 @@ import zinctally.core.papers.plan.Plan;
  *
  * @param expected when it should be done; null when not known
  * @param place where it is made
+ * @param order the sales order that waits for it; empty for none
  * @param partsCost minor units of its parts at present cost; empty when some has none
  */
 public record WorkOrder(
@@ -31,6 +32,7 @@ public record WorkOrder(
     Goods made,
     List<Goods> parts,
     String notes,
+    String order,
     Optional<Long> partsCost)
     implements Ordered {
   @Override
@@ -45,7 +47,7 @@ public record WorkOrder(
 
   @Override
   public Head head() {
-    return new Head("", null, place, total(), 0);
+    return new Head(order, null, place, total(), 0);
   }
 
   @Override

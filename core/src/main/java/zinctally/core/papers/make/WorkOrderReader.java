@@ -10,6 +10,7 @@ import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
@@ -26,6 +27,7 @@ public final class WorkOrderReader {
       in.fault("expected", "It cannot be done before the order is written.");
     Goods made = reader.one(false);
     String notes = in.text("notes");
+    String order = order(in);
     List<Goods> parts = new ArrayList<>();
     Set<Long> seen = new HashSet<>();
     for (RowReader row : in.rows()) {
@@ -44,7 +46,18 @@ public final class WorkOrderReader {
     return in.done(
         () ->
             new WorkOrder(
-                reader.date, expected, reader.place, made, List.copyOf(parts), notes, cost));
+                reader.date, expected, reader.place, made, List.copyOf(parts), notes, order, cost));
+  }
+
+  /** The sales order that waits for it. */
+  private static String order(Reader in) {
+    String typed = in.draft.field("order");
+    boolean known =
+        typed.isEmpty()
+            || in.book.awaited(typed).stream().anyMatch(a -> a.what() == Awaits.PROMISED_GOODS);
+    if (!known)
+      in.fault("order", "No sales order \"" + typed + "\" that waits for goods is posted here.");
+    return typed;
   }
 
   private static Optional<Long> cost(Catalogue book, List<Goods> parts) {

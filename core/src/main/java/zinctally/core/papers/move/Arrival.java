@@ -3,6 +3,7 @@ package zinctally.core.papers.move;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
@@ -43,6 +44,11 @@ public record Arrival(LocalDate date, Place way, Place into, List<Line> lines) i
     Item item() {
       return of.item();
     }
+  }
+
+  @Override
+  public Paper withPlaces(UnaryOperator<Place> made) {
+    return new Arrival(date, made.apply(way), made.apply(into), lines);
   }
 
   @Override

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Money;
@@ -21,11 +22,12 @@ import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 
 /**
- * Goods that go from one place of ours to another. They are ours and worth the same wherever they
- * are, so it changes no cost and writes nothing into the ledger.
+ * Goods that go from one place to another, or are in another condition from now on. Whosever they
+ * are, they are worth the same wherever and however they are, so it changes no cost and writes
+ * nothing into the ledger.
  *
- * @param place where they are
- * @param into where they go
+ * @param place where they are, and how
+ * @param into where they go, and how they are there
  * @param way where they are until somebody there says that they have come; null when they are there
  *     at once
  */
@@ -38,6 +40,17 @@ public record Transfer(
    */
   public record Line(
       int row, Item item, Quantity quantity, String unit, String memo, List<Numbered> numbers) {}
+
+  @Override
+  public Paper withPlaces(UnaryOperator<Place> made) {
+    return new Transfer(
+        date,
+        made.apply(place),
+        made.apply(into),
+        way == null ? null : made.apply(way),
+        note,
+        lines);
+  }
 
   @Override
   public PaperKind kind() {

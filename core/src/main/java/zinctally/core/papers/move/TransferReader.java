@@ -3,10 +3,12 @@ package zinctally.core.papers.move;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.Standing;
 import zinctally.core.papers.flow.Numbered;
 import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
@@ -21,9 +23,7 @@ public final class TransferReader {
   public static Reading transfer(Reader in) {
     LocalDate date = in.date();
     Place place = in.place("place", in.draft.field("place"));
-    Place into = in.place("into", in.draft.field("into"));
-    if (place != null && into != null && place.id() == into.id())
-      in.fault("into", "That is where they are; to which other place do they go?");
+    Place into = into(in, place);
     String note = in.text("notes");
     NumbersReader numbers = new NumbersReader(in);
     List<Transfer.Line> lines = new ArrayList<>();
@@ -33,8 +33,34 @@ public final class TransferReader {
     }
     if (lines.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: what goes, and how many?");
-    Place way = in.draft.field("sent").isEmpty() ? null : in.book.onTheWay();
+    Place way =
+        in.draft.field("sent").isEmpty() || into == null
+            ? null
+            : in.book.as(in.book.onTheWay(), into.standing(), into.owner());
+    if (way != null && place != null && place.at() == into.at())
+      in.fault("sent", "They stay where they are, so there is no way to be on.");
     return in.done(() -> new Transfer(date, place, into, way, note, List.copyOf(lines)));
+  }
+
+  /**
+   * Where they go: to another place as they are, or in another standing there or where they are.
+   * They stay whosever they are.
+   */
+  private static Place into(Reader in, Place from) {
+    String typed = in.draft.field("standing");
+    Optional<Standing> standing = typed.isEmpty() ? Optional.empty() : in.book.standing(typed);
+    if (!typed.isEmpty() && standing.isEmpty())
+      in.fault("standing", "There is no standing \"" + typed + "\"; Set up, Standings lists them.");
+    boolean stays = in.draft.field("into").isEmpty() && !typed.isEmpty();
+    Place there = stays ? from : in.place("into", in.draft.field("into"));
+    if (there == null || from == null) return null;
+    Standing then = standing.orElse(there.isPlain() ? from.standing() : there.standing());
+    Place into = in.book.as(there, then, from.owner());
+    if (into.at() == from.at() && then.id() == from.standing().id())
+      in.fault(
+          "into",
+          "That is where they are; to which other place, or into which standing, do they go?");
+    return into;
   }
 
   private static Transfer.Line line(RowReader row, Place place, NumbersReader numbers) {

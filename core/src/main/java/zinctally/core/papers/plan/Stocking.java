@@ -155,6 +155,45 @@ public final class Stocking {
     moves(new Spot(row, 1), item, into, micros, 1, numbers);
   }
 
+  /** Goods that are not ours, which come in above zero and go out below: no pool knows of them. */
+  public void others(int row, Item item, Place place, long micros, List<Numbered> numbers) {
+    moves(new Spot(row, 0), item, place, Math.abs(micros), micros < 0 ? -1 : 1, numbers);
+  }
+
+  /**
+   * Goods that are an arrival of their own from now on, at the cost they have, so that something
+   * can be added to it: they go out and come back at once.
+   *
+   * @param charge minor units added
+   * @param contra account from which these are taken
+   */
+  public void anew(
+      int row, Item item, long micros, long charge, long contra, List<Numbered> numbers) {
+    boolean serial = item.tracking() == Tracking.SERIAL;
+    int parts = serial ? numbers.size() : 1;
+    long[] weights = new long[parts];
+    for (int i = 0; i < parts; i++) weights[i] = serial ? numbers.get(i).quantity() : micros;
+    long[] charges = Spread.over(charge, weights);
+    for (int i = 0; i < parts; i++) {
+      @Nullable Lot lot = serial ? numbers.get(i).lot() : null;
+      Plan.Target arrival = serial ? new Plan.Earlier(numbers.get(i).arrival()) : Plan.Target.NONE;
+      Spot out = new Spot(row, 3 * i);
+      Spot back = new Spot(row, 3 * i + 1);
+      event(out, EventKind.OUT, item, weights[i], 0, arrival, 0, lot);
+      event(back, EventKind.BACK, item, weights[i], 0, new Plan.Within(out), 0, lot);
+      if (charges[i] != 0)
+        event(
+            new Spot(row, 3 * i + 2),
+            EventKind.CHARGE,
+            item,
+            0,
+            charges[i],
+            new Plan.Within(back),
+            contra,
+            null);
+    }
+  }
+
   /** Something that changes what an arrival is worth. */
   public void charge(
       int row, int part, long item, long value, long arrival, long contra, @Nullable LocalDate on) {

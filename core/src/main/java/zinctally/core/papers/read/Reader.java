@@ -6,12 +6,14 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Catalogue;
@@ -125,6 +127,11 @@ public final class Reader {
         ::iterator;
   }
 
+  /** A row of the line table, from zero. */
+  public RowReader row(int index) {
+    return new RowReader(this, index);
+  }
+
   /** The paper's own fields, read as those of one more line, which stands before the others. */
   public RowReader head() {
     return new RowReader(this, RowReader.HEAD);
@@ -229,9 +236,29 @@ public final class Reader {
 
   public Place place(String cell, String typed) {
     Optional<Place> place = book.place(typed);
-    if (place.isEmpty())
-      fault(cell, typed.isEmpty() ? "Which place?" : "There is no place called \"" + typed + "\".");
+    if (place.isEmpty()) fault(cell, typed.isEmpty() ? "Which place?" : noPlace(typed));
+    place.flatMap(this::notFrom).ifPresent(why -> fault(cell, why));
     return place.orElse(null);
+  }
+
+  private String noPlace(String typed) {
+    return Stream.of(Party.Kind.values()).anyMatch(k -> book.party(k, typed).isPresent())
+        ? typed + " is no place of goods; what comes back from somebody is a return."
+        : "There is no place called \"" + typed + "\".";
+  }
+
+  /** Why this paper cannot speak of goods there. */
+  private Optional<String> notFrom(Place place) {
+    if (!place.ours() && !draft.kind().is(PaperKind.Trait.OF_ANYONE))
+      return Optional.of(
+          "What is there belongs to " + place.owner().name() + "; it has no cost in these books.");
+    if (!place.standing().sold() && draft.kind().is(PaperKind.Trait.SENDS))
+      return Optional.of(
+          "What is there is "
+              + place.standing().name().toLowerCase(Locale.ROOT)
+              + " and not sold; a transfer puts it in a standing that is, or Set up, Standings"
+              + " lets it be sold.");
+    return Optional.empty();
   }
 
   /** A money amount with at most {@code places} digits after the point; null when it is wrong. */

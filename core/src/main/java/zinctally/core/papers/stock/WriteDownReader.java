@@ -43,7 +43,7 @@ public final class WriteDownReader {
   }
 
   private static Long change(Reader in, RowReader row, Item item, LocalDate date) {
-    Catalogue.Standing stands = in.book.standing(item.id(), date);
+    Catalogue.Worth stands = in.book.worth(item.id(), date);
     String typed = row.cell("change");
     if (!typed.isEmpty()) {
       BigDecimal read =
@@ -75,7 +75,7 @@ public final class WriteDownReader {
    * (IAS 2 paragraph 6); upwards at most what was written down before (paragraph 33).
    */
   private static Long toNetRealisableValue(
-      Reader in, RowReader row, Item item, Catalogue.Standing stands, BigDecimal each) {
+      Reader in, RowReader row, Item item, Catalogue.Worth stands, BigDecimal each) {
     try {
       BigDecimal quantity = BigDecimal.valueOf(Math.max(0, stands.onHand()), 6);
       long realisable = in.book.rules().coin().rounded(each.multiply(quantity));
@@ -90,7 +90,7 @@ public final class WriteDownReader {
   }
 
   private static Long checked(
-      Reader in, RowReader row, Item item, Catalogue.Standing stands, long change) {
+      Reader in, RowReader row, Item item, Catalogue.Worth stands, long change) {
     if (change < -stands.worth())
       row.fault(
           "change",

@@ -22,12 +22,28 @@ class NextTest {
         .containsExactly("Goods have come", "Bill has come");
     assertThat(
             after(PaperKind.SALES_ORDER, waiting(Awaits.PROMISED_GOODS, Awaits.PROMISED_INVOICE)))
-        .containsExactly("Deliver what is here", "Send and invoice", "Invoice ahead");
+        .containsExactly(
+            "Deliver what is here", "Send and invoice", "Invoice ahead", "Make what is missing");
     assertThat(after(PaperKind.SALES_ORDER, waiting(Awaits.PROMISED_INVOICE)))
         .containsExactly("Send and invoice");
     assertThat(after(PaperKind.DELIVERY, waiting(Awaits.SENT_INVOICE)))
         .containsExactly("Invoice what went");
     assertThat(after(PaperKind.ADJUSTMENT, waiting())).isEmpty();
+  }
+
+  @Test
+  void what_is_away_comes_back_and_what_is_to_be_made_is_made() {
+    assertThat(after(PaperKind.TRANSFER, waiting(Awaits.ON_THE_WAY)))
+        .containsExactly("They have come");
+    assertThat(after(PaperKind.REPAIR_OUT, waiting(Awaits.IN_REPAIR)))
+        .containsExactly("They are back");
+    assertThat(after(PaperKind.TAKEN_IN, waiting(Awaits.TO_GIVE_BACK)))
+        .containsExactly("Give them back", "Invoice the work");
+    assertThat(after(PaperKind.WORK_ORDER, waiting(Awaits.TO_BE_MADE)))
+        .containsExactly("Make what is left");
+    assertThat(Next.goesBack(PaperKind.TRANSFER, Set.of())).isTrue();
+    assertThat(Next.goesBack(PaperKind.TRANSFER, Set.of(Awaits.ON_THE_WAY))).isFalse();
+    assertThat(Next.goesBack(PaperKind.REPAIR_OUT, Set.of())).isFalse();
   }
 
   @Test

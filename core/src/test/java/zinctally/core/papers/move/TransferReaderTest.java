@@ -82,7 +82,7 @@ class TransferReaderTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "HIVE | 3 | Barn store | into: That is where they are; to which other place do they go?",
+        "HIVE | 3 | Barn store | into: That is where they are; to which other place, or into which standing, do they go?",
         "HIVE | 3 | The moon | into: There is no place called \"The moon\".",
         "HIVE | -3 | Market van | rows.0.quantity: The quantity must be above zero; what comes back is"
             + " a transfer the other way.",

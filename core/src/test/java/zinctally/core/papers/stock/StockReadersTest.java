@@ -102,7 +102,7 @@ class StockReadersTest {
   })
   void goods_come_down_to_what_they_fetch_less_the_cost_to_sell(
       String column, String typed, String toSell, long change) {
-    book.standings.put(HIVE.id(), new Catalogue.Standing(10_000_000, 120_000, 0));
+    book.worths.put(HIVE.id(), new Catalogue.Worth(10_000_000, 120_000, 0));
     Plan plan = book.plan(brought(column, typed, "to_sell", toSell));
     assertThat(plan.events())
         .singleElement()
@@ -116,7 +116,7 @@ class StockReadersTest {
 
   @Test
   void goods_come_up_again_to_cost_at_most() {
-    book.standings.put(HIVE.id(), new Catalogue.Standing(10_000_000, 100_000, 20_000));
+    book.worths.put(HIVE.id(), new Catalogue.Worth(10_000_000, 100_000, 20_000));
     assertThat(book.paper(brought("price", "110")).total()).isEqualTo(10_000);
     assertThat(book.paper(brought("price", "130")).total()).isEqualTo(20_000);
     assertThat(book.paper(brought("change", "200")).total()).isEqualTo(20_000);
@@ -129,7 +129,7 @@ class StockReadersTest {
         .contains("What is one expected to sell for?");
     assertThat(book.faults(brought("price", "110").line("item", "HIVE", "price", "100")))
         .anyMatch(f -> f.contains("is on a line above already"));
-    book.standings.put(HIVE.id(), new Catalogue.Standing(10_000_000, 120_000, 0));
+    book.worths.put(HIVE.id(), new Catalogue.Worth(10_000_000, 120_000, 0));
     assertThat(book.faults(brought("price", "120")))
         .containsExactly(": Nothing changes: each of these is worth at least what it stands at.");
     assertThat(book.faults(brought("change", "1")).get(0)).contains("not written up above it");
@@ -234,10 +234,10 @@ class StockReadersTest {
 
   @Test
   void a_write_down_that_changes_nothing_is_noted_and_one_too_large_is_said() {
-    book.standings.put(HIVE.id(), new Catalogue.Standing(10_000_000, 120_000, 0));
+    book.worths.put(HIVE.id(), new Catalogue.Worth(10_000_000, 120_000, 0));
     assertThat(book.notes(brought("price", "200")))
         .contains("The hive stays at 1,200.00, its cost.");
-    book.standings.put(HIVE.id(), new Catalogue.Standing(Long.MAX_VALUE, 120_000, 0));
+    book.worths.put(HIVE.id(), new Catalogue.Worth(Long.MAX_VALUE, 120_000, 0));
     assertThat(book.faults(brought("price", "999999999999")).get(0))
         .contains("larger than any amount this book can hold");
   }

@@ -4,33 +4,66 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import zinctally.store.sell.TillStore;
+import zinctally.store.setup.PlaceStore;
 import zinctally.store.setup.SetupStore;
 
 /** Choices that depend on how the book is set up. */
 @Component
 public class Choices {
   private final SetupStore setup;
+  private final PlaceStore places;
   private final TillStore tills;
 
-  Choices(SetupStore setup, TillStore tills) {
+  Choices(SetupStore setup, PlaceStore places, TillStore tills) {
     this.setup = setup;
+    this.places = places;
     this.tills = tills;
   }
 
   public Choice places() {
-    return Choice.from(() -> words(Map.of(), setup.places(), p -> p));
+    return Choice.from(() -> words(Map.of(), places.inUse(), p -> p));
   }
 
   /** A place that somebody has to name: none is taken for granted. */
   public Choice whichPlace() {
-    return Choice.from(() -> words(Map.of("", ""), setup.places(), p -> p));
+    return Choice.from(() -> words(Map.of("", ""), places.plain(), p -> p));
+  }
+
+  /** Where goods are that may be sold. */
+  public Choice placesThatSell() {
+    return Choice.from(() -> words(Map.of(), places.thatSell(), p -> p));
+  }
+
+  /** A place itself, whatever the standing of what comes there. */
+  public Choice plainPlaces() {
+    return Choice.from(() -> words(Map.of(), places.plain(), p -> p));
+  }
+
+  /** Where goods are, those of others too. */
+  public Choice anyPlace() {
+    return Choice.from(
+        () ->
+            words(
+                Map.of(),
+                Stream.concat(places.inUse().stream(), places.ofOthers().stream()).toList(),
+                p -> p));
+  }
+
+  /**
+   * A standing of goods.
+   *
+   * @param none what it is while none is named
+   */
+  public Choice standings(String none) {
+    return Choice.from(() -> words(Map.of("", none), places.standingsInUse(), s -> s));
   }
 
   /** A place that is the paper's own while none is named; asked only where there are more. */
   public Choice samePlace() {
-    return new Choice(() -> words(Map.of("", "the same place"), setup.places(), p -> p), 2);
+    return new Choice(() -> words(Map.of("", "the same place"), places.inUse(), p -> p), 2);
   }
 
   public Choice money() {

@@ -14,6 +14,7 @@ import zinctally.store.goods.ItemStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.sell.CustomerStore;
+import zinctally.store.setup.PlaceStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.shell.Say;
 
@@ -24,6 +25,7 @@ public class Suggestions {
   private final ItemStore items;
   private final AccountStore accounts;
   private final SetupStore setup;
+  private final PlaceStore places;
   private final PeopleStore people;
   private final CustomerStore customers;
   private final Say say;
@@ -32,12 +34,14 @@ public class Suggestions {
       ItemStore items,
       AccountStore accounts,
       SetupStore setup,
+      PlaceStore places,
       PeopleStore people,
       CustomerStore customers,
       Say say) {
     this.items = items;
     this.accounts = accounts;
     this.setup = setup;
+    this.places = places;
     this.people = people;
     this.customers = customers;
     this.say = say;
@@ -117,7 +121,11 @@ public class Suggestions {
             like(
                 typed,
                 Stream.concat(
-                    setup.places().stream().map(p -> new Offer(p, p, "a place")),
+                    Stream.concat(
+                        places.plain().stream().map(p -> new Offer(p, p, "a place")),
+                        places.standingsInUse().stream()
+                            .skip(1)
+                            .map(s -> new Offer(s, s, "a standing"))),
                     setup.reasons().stream()
                         .filter(SetupStore.Row::active)
                         .map(r -> new Offer(r.name(), r.name(), "written off")))));
@@ -131,8 +139,14 @@ public class Suggestions {
     return new Suggestion("reason", typed -> rows(typed, setup.reasons()));
   }
 
+  /** Standings that goods can be in. */
+  public Suggestion standings() {
+    return new Suggestion(
+        "standing", typed -> like(typed, places.standingsInUse().stream().map(Offer::of)));
+  }
+
   public Suggestion places() {
-    return new Suggestion("place", typed -> like(typed, setup.places().stream().map(Offer::of)));
+    return new Suggestion("place", typed -> like(typed, places.inUse().stream().map(Offer::of)));
   }
 
   public Suggestion parties(Party.Kind side) {

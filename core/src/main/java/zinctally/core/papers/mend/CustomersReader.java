@@ -1,0 +1,104 @@
+package zinctally.core.papers.mend;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.NullUnmarked;
+import zinctally.core.number.Quantity;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.Reading;
+import zinctally.core.papers.flow.Awaited;
+import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.read.NumbersReader;
+import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
+
+/** Reads customers' own goods, taken in to be mended and given back. */
+@NullUnmarked
+public final class CustomersReader {
+  private CustomersReader() {}
+
+  public static Reading takenIn(Reader in) {
+    LocalDate date = in.date();
+    Party who = in.party("customer", in.draft.field("customer"), Party.Kind.CUSTOMER);
+    Place place = theirs(in, who);
+    LocalDate due = in.draft.field("due").isEmpty() ? null : in.day("due", null);
+    if (date != null && due != null && due.isBefore(date))
+      in.fault("due", "Back on " + due + ", which is before they came on " + date + ".");
+    String note = in.text("notes");
+    NumbersReader numbers = new NumbersReader(in);
+    List<Mended> lines =
+        MendedReader.lines(
+            in,
+            "; what goes back is a paper of its own.",
+            "There is no line yet: what was brought, and what is wrong with it?",
+            (row, item, micros) -> numbers.arriving(row, item, micros, place));
+    return in.done(() -> new TakenIn(date, who, place, due, note, lines));
+  }
+
+  public static Reading givenBack(Reader in) {
+    LocalDate date = in.date();
+    String typed = in.draft.field("customer");
+    Optional<Party> known = in.book.party(Party.Kind.CUSTOMER, typed);
+    if (known.isEmpty())
+      in.fault(
+          "customer",
+          typed.isEmpty()
+              ? "To which customer? A name is enough."
+              : "Of \"" + typed + "\" nothing was taken in.");
+    Party who = known.orElse(null);
+    Place place = theirs(in, who);
+    String note = in.text("notes");
+    NumbersReader numbers = new NumbersReader(in);
+    List<Mended> goods =
+        MendedReader.lines(
+            in,
+            "; what comes in is a paper of its own.",
+            "There is no line yet: what goes back?",
+            (row, item, micros) -> numbers.leaving(row, item, micros, place));
+    Map<Long, Long> taken = new HashMap<>();
+    List<GivenBack.Line> lines = new ArrayList<>();
+    if (who != null)
+      for (Mended one : goods) lines.add(new GivenBack.Line(one, of(in, one, who, date, taken)));
+    return in.done(() -> new GivenBack(date, who, place, note, List.copyOf(lines)));
+  }
+
+  /** The place typed, for goods of somebody. */
+  private static Place theirs(Reader in, Party who) {
+    Place typed = in.place("place", in.draft.field("place"));
+    return typed == null || who == null ? null : in.book.as(typed, typed.standing(), who);
+  }
+
+  /** With which lines it was taken in, the oldest first. */
+  private static List<GivenBack.Part> of(
+      Reader in, Mended goods, Party who, LocalDate date, Map<Long, Long> taken) {
+    RowReader row = in.row(goods.row());
+    List<GivenBack.Part> parts = new ArrayList<>();
+    long wanted = goods.quantity().micros();
+    long there = 0;
+    for (Awaited in1 : in.book.awaited(Awaits.TO_GIVE_BACK, who.id(), goods.item().id())) {
+      if (date != null && date.isBefore(in1.date())) continue;
+      long left = in1.openQuantity() - taken.getOrDefault(in1.id(), 0L);
+      there += left;
+      long some = Math.min(left, wanted);
+      if (some <= 0) continue;
+      parts.add(new GivenBack.Part(in1.id(), new Quantity(some)));
+      taken.merge(in1.id(), some, Long::sum);
+      wanted -= some;
+    }
+    if (wanted > 0)
+      row.fault(
+          "quantity",
+          goods.item().units().say(new Quantity(there))
+              + " of "
+              + who.name()
+              + "'s "
+              + goods.item().name()
+              + " are here to be given back.");
+    return parts;
+  }
+}

@@ -1,0 +1,47 @@
+package zinctally.core.papers.mend;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.NullUnmarked;
+import zinctally.core.goods.Item;
+import zinctally.core.papers.flow.Numbered;
+import zinctally.core.papers.read.Reader;
+import zinctally.core.papers.read.RowReader;
+import zinctally.core.units.Units;
+
+/** Reads the goods of papers of repair. */
+@NullUnmarked
+final class MendedReader {
+  private MendedReader() {}
+
+  /** Which lots or serial numbers a line moves; null when something is wrong. */
+  interface Numbers {
+    List<Numbered> of(RowReader row, Item item, long micros);
+  }
+
+  /** The lines of a paper; says so when there is none. */
+  static List<Mended> lines(Reader in, String otherWay, String none, Numbers numbers) {
+    List<Mended> lines = new ArrayList<>();
+    for (RowReader row : in.rows()) {
+      Mended line = line(row, otherWay, numbers);
+      if (line != null) lines.add(line);
+    }
+    if (lines.isEmpty() && in.sound()) in.fault("rows.0.item", none);
+    return List.copyOf(lines);
+  }
+
+  /** One line; null when something is wrong with it. */
+  static Mended line(RowReader row, String otherWay, Numbers numbers) {
+    Item item = row.stocked("only goods that are kept in stock are followed.");
+    if (item == null) return null;
+    Units.Typed quantity = row.above(item.units(), otherWay);
+    row.facts(item, quantity, null);
+    String memo = row.memo();
+    if (quantity == null || !row.sound()) return null;
+    List<Numbered> given =
+        item.tracked() ? numbers.of(row, item, quantity.quantity().micros()) : List.of();
+    return !row.sound() || given == null
+        ? null
+        : new Mended(row.index(), item, quantity.quantity(), quantity.unit().sign(), memo, given);
+  }
+}

@@ -1,0 +1,41 @@
+package zinctally.core.papers.mend;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.NullUnmarked;
+import zinctally.core.papers.Party;
+import zinctally.core.papers.Place;
+import zinctally.core.papers.Reading;
+import zinctally.core.papers.read.NumbersReader;
+import zinctally.core.papers.read.Reader;
+
+/** Reads what goes out for repair. */
+@NullUnmarked
+public final class RepairOutReader {
+  private RepairOutReader() {}
+
+  public static Reading repairOut(Reader in) {
+    LocalDate date = in.date();
+    String typed = in.draft.field("repairer");
+    Party who = typed.isEmpty() ? null : in.party("repairer", typed, Party.Kind.SUPPLIER);
+    Place place = in.place("place", in.draft.field("place"));
+    Place bench =
+        place == null ? null : in.book.as(in.book.repairer(who), place.standing(), place.owner());
+    LocalDate due = in.draft.field("due").isEmpty() ? null : in.day("due", null);
+    if (date != null && due != null && due.isBefore(date))
+      in.fault("due", "Back on " + due + ", which is before they go on " + date + ".");
+    String charge = in.draft.field("expected");
+    Long expected = charge.isEmpty() ? Long.valueOf(0) : in.money("expected", charge);
+    String note = in.text("notes");
+    NumbersReader numbers = new NumbersReader(in);
+    List<Mended> lines =
+        MendedReader.lines(
+            in,
+            "; what comes back is a paper of its own.",
+            "There is no line yet: what goes out, and what is wrong with it?",
+            (row, item, micros) -> numbers.leaving(row, item, micros, place));
+    for (Mended line : lines)
+      in.row(line.row()).askPromised(line.item(), place, line.quantity().micros(), 0);
+    return in.done(() -> new RepairOut(date, who, place, bench, due, expected, note, lines));
+  }
+}

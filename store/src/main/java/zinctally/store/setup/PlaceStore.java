@@ -1,0 +1,175 @@
+package zinctally.store.setup;
+
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import zinctally.core.papers.Place;
+import zinctally.store.sql.NewRow;
+
+/** Where goods are, and in what standings. */
+@Repository
+public class PlaceStore {
+  private static final String CHOSEN =
+      "active and owner_id is null and kind not in ('REPAIRER', 'WAY')";
+  private final JdbcClient sql;
+
+  PlaceStore(JdbcClient sql) {
+    this.sql = sql;
+  }
+
+  /** Names of places in use, those whose goods are not free last. */
+  public List<String> inUse() {
+    return sql.sql("select name from place where " + CHOSEN + " order by for_sale desc, at_id, id")
+        .query(String.class)
+        .list();
+  }
+
+  /** Those whose goods may be sold. */
+  public List<String> thatSell() {
+    return sql.sql(
+            "select name from place where "
+                + CHOSEN
+                + " and exists (select 1 from standing t where t.id = standing_id and t.sold)"
+                + " order by for_sale desc, at_id, id")
+        .query(String.class)
+        .list();
+  }
+
+  /** Those, whatever the standing of what is there, without more: where goods can come to. */
+  public List<String> plain() {
+    return sql.sql(
+            "select name from place where "
+                + CHOSEN
+                + " and at_id is null order by for_sale desc, id")
+        .query(String.class)
+        .list();
+  }
+
+  /** Names of what is at places and not ours, for those who move it. */
+  public List<String> ofOthers() {
+    return sql.sql(
+            """
+            select name from place p where owner_id is not null and kind not in ('REPAIRER', 'WAY')
+              and exists (select 1 from place_stock s where s.place_id = p.id and s.quantity <> 0)
+            order by name limit 500
+            """)
+        .query(String.class)
+        .list();
+  }
+
+  /** Places in use and those where something of ours is. */
+  public List<Place> whereOurGoodsAre() {
+    return sql.sql(
+            """
+            select id, name from place p where owner_id is null and (active and at_id is null
+              or exists (select 1 from place_stock s where s.place_id = p.id and s.quantity <> 0))
+            order by for_sale desc, coalesce(at_id, id), id
+            """)
+        .query((row, n) -> new Place(row.getLong(1), row.getString(2)))
+        .list();
+  }
+
+  /**
+   * @param rate code of the tax of items that have none; empty for none
+   * @param forSale whether good goods there count as free
+   */
+  public record Row(
+      long id, String name, Place.Kind kind, String rate, boolean forSale, boolean active) {}
+
+  public List<Row> all() {
+    return sql.sql(
+            """
+            select p.id, p.name, p.kind, coalesce(t.code, ''), p.for_sale, p.active from place p
+            left join tax_rate t on t.id = p.tax_rate_id
+            where p.at_id is null and p.owner_id is null and p.kind not in ('REPAIRER', 'WAY')
+            order by p.for_sale desc, p.id
+            """)
+        .query(
+            (r, n) ->
+                new Row(
+                    r.getLong(1),
+                    r.getString(2),
+                    Place.Kind.valueOf(r.getString(3)),
+                    r.getString(4),
+                    r.getBoolean(5),
+                    r.getBoolean(6)))
+        .list();
+  }
+
+  /** Makes a place, or changes it; what is there in other standings goes with it. */
+  public void save(Row place) {
+    String rate = "(select id from tax_rate where code = :rate)";
+    JdbcClient.StatementSpec save =
+        place.id() == 0
+            ? sql.sql(
+                "insert into place (name, kind, for_sale, tax_rate_id) values (:name, :kind, :sale, "
+                    + rate
+                    + ")")
+            : sql.sql(
+                    "update place set name = :name, kind = :kind, active = :active,"
+                        + " for_sale = :sale, tax_rate_id = "
+                        + rate
+                        + " where id = :id")
+                .param("active", place.active())
+                .param("id", place.id());
+    save.param("name", place.name())
+        .param("kind", place.kind().name())
+        .param("sale", place.forSale())
+        .param("rate", place.rate())
+        .update();
+    follow();
+  }
+
+  /**
+   * @param sold whether goods in it may be sold
+   * @param free whether they count as free
+   */
+  public record Standing(long id, String name, boolean sold, boolean free, boolean active) {}
+
+  /** Standings, good goods first. */
+  public List<Standing> standings() {
+    return sql.sql("select id, name, sold, free, active from standing order by id")
+        .query(
+            (r, n) ->
+                new Standing(
+                    r.getLong(1),
+                    r.getString(2),
+                    r.getBoolean(3),
+                    r.getBoolean(4),
+                    r.getBoolean(5)))
+        .list();
+  }
+
+  /** Names of those in use. */
+  public List<String> standingsInUse() {
+    return standings().stream().filter(Standing::active).map(Standing::name).toList();
+  }
+
+  /** Makes a standing, or changes it; goods in it go with it. */
+  public void save(Standing standing) {
+    if (standing.id() == 0)
+      NewRow.id(
+          sql.sql("insert into standing (name, sold, free) values (?, ?, ?)")
+              .params(standing.name(), standing.sold(), standing.free()));
+    else
+      sql.sql("update standing set name = ?, sold = ?, free = ?, active = ? where id = ?")
+          .params(
+              standing.name(), standing.sold(), standing.free(), standing.active(), standing.id())
+          .update();
+    follow();
+  }
+
+  /** What goods in another standing, or of others, are at takes after its place and standing. */
+  private void follow() {
+    sql.sql(
+            """
+            update place p join place a on a.id = p.at_id join standing t on t.id = p.standing_id
+              left join party w on w.id = p.owner_id
+            set p.name = concat(a.name, if(t.id = 1, '', concat(', ', lower(t.name))),
+                if(w.id is null, '', concat(', of ', w.name))),
+              p.kind = a.kind, p.active = a.active, p.tax_rate_id = a.tax_rate_id,
+              p.for_sale = a.for_sale and t.free and w.id is null
+            """)
+        .update();
+  }
+}
