@@ -33,7 +33,8 @@ public class PlaceLevels {
             select p.id, p.name, coalesce(s.quantity, 0), m.least, m.most from place p
             left join place_stock s on s.place_id = p.id and s.item_id = :item
             left join item_place m on m.place_id = p.id and m.item_id = :item
-            where p.active order by p.name
+            where p.active and p.at_id is null and p.owner_id is null and p.kind not in ('REPAIRER', 'WAY')
+            order by p.name
             """)
         .param("item", item)
         .query(

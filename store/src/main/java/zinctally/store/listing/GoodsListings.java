@@ -163,6 +163,39 @@ public final class GoodsListings {
         "Nothing is told apart yet. An item's form says whether its goods are, by lot or serial number.");
   }
 
+  /** What is at each place, in which standing, and whose it is. */
+  public static Listing shelf() {
+    return new Listing(
+        "The shelf",
+        """
+        place_stock s straight_join item i on i.id = s.item_id
+        straight_join place p on p.id = s.place_id
+        join place a on a.id = coalesce(p.at_id, p.id) join standing t on t.id = p.standing_id
+        left join party o on o.id = p.owner_id left join cost_pool h on h.item_id = s.item_id
+        where s.quantity <> 0""",
+        Map.of(),
+        List.of(
+            new Column("item_id", "", "i.id", HIDDEN),
+            new Column("place", "Place", "a.name", TEXT),
+            new Column("standing", "Standing", "t.name", TEXT),
+            new Column("owner", "Whose", "coalesce(o.name, 'ours')", TEXT),
+            new Column("code", "Code", "i.code", TEXT, Papers.ITEM),
+            new Column("item", "Item", "i.name", TEXT, "/goods/item/{item_id}/where"),
+            new Column("shelf", "Shelf", "i.shelf", TEXT),
+            new Column("quantity", "Quantity", "s.quantity", QUANTITY),
+            new Column(
+                    "worth",
+                    "Worth now",
+                    "if(p.owner_id is null and h.on_hand <> 0,"
+                        + " round(h.worth * s.quantity / h.on_hand), null)",
+                    MONEY,
+                    Papers.ITEM)
+                .ofCost()),
+        "concat(lpad(i.id, 12, '0'), '.', lpad(p.id, 8, '0'))",
+        "code",
+        "Nothing is anywhere yet.");
+  }
+
   /** Items by places, and what they are worth in all. */
   public static Listing placeStock(List<Place> places) {
     List<Column> columns =

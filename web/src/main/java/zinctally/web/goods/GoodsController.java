@@ -36,6 +36,7 @@ import zinctally.store.goods.ItemMerges;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.goods.LadderStore;
 import zinctally.store.goods.StockStore;
+import zinctally.store.goods.WhereaboutsStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.listing.GoodsListings;
 import zinctally.store.make.RecipeStore;
@@ -63,6 +64,7 @@ class GoodsController {
 
   private final ItemKeeper keeper;
   private final SetupStore setup;
+  private final WhereaboutsStore whereabouts;
   private final SetUp setUp;
   private final RecipeStore recipes;
 
@@ -78,12 +80,14 @@ class GoodsController {
       Say say,
       ItemKeeper keeper,
       SetupStore setup,
+      WhereaboutsStore whereabouts,
       SetUp setUp,
       RecipeStore recipes) {
     this.recipes = recipes;
     this.setUp = setUp;
     this.keeper = keeper;
     this.setup = setup;
+    this.whereabouts = whereabouts;
     this.items = items;
     this.stocks = stocks;
     this.merges = merges;
@@ -119,6 +123,7 @@ class GoodsController {
         stock.places().stream()
             .map(p -> card.units().say(new Quantity(p.quantity())) + " " + p.place())
             .toList());
+    model.addAttribute("parts", WhereaboutsController.Part.of(card.units(), whereabouts.parts(id)));
     model.addAttribute("prices", prices(card, stock));
     model.addAttribute("movements", stocks.movements(id, MOVEMENTS));
     model.addAttribute("units", card.units());
