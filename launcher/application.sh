@@ -4,7 +4,7 @@
 JAR=$ROOT/web/target/zinc-tally-app.jar
 
 build() {
-  if [ -f "$JAR" ] && [ -z "$(find pom.xml core store web \( -name target -o -path '*/src/test' \) -prune -o -type f -newer "$JAR" -print -quit)" ]; then return; fi
+  if [ -f "$JAR" ] && [ -z "$(find pom.xml core store web demo \( -name target -o -path '*/src/test' \) -prune -o -type f -newer "$JAR" -print -quit)" ]; then return; fi
   say "Building ..."
   mvn -q -B -pl web -am -Dmaven.test.skip=true package > "$HOME_DIR/log/build.log" 2>&1 || { tail -30 "$HOME_DIR/log/build.log" >&2; fail "the build failed; see $HOME_DIR/log/build.log"; }
 }
@@ -64,7 +64,7 @@ serve() { # own|demo
   echo $! > "$pid"; echo "$book" > "$served"
   for _ in $(seq 600); do
     if answers; then rm -f "$HOME_DIR/run/upgrading-$book"; address "$book"; by_night "$book"; return; fi
-    alive "$pid" || { tail -20 "$HOME_DIR/log/start.log" "$HOME_DIR/log/web.log" >&2; fail "the application did not start; see $HOME_DIR/log/web.log"; }
+    alive "$pid" || { tail -n 20 "$HOME_DIR/log/start.log" >&2; tail -n 20 "$HOME_DIR/log/web.log" >&2; fail "the application did not start; see $HOME_DIR/log/web.log"; }
     sleep 0.2
   done
   fail "the application did not answer in two minutes; see $HOME_DIR/log/web.log"

@@ -37,6 +37,7 @@ public class DemoBook {
   private final DemoDays days;
   private final DemoCounts counts;
   private final DemoMaking making;
+  private final DemoMending mending;
 
   DemoBook(
       DraftStore drafts,
@@ -44,6 +45,7 @@ public class DemoBook {
       DemoDays days,
       DemoCounts counts,
       DemoMaking making,
+      DemoMending mending,
       DemoChanges changes,
       DemoBuying buying,
       DemoTrade trade,
@@ -53,6 +55,7 @@ public class DemoBook {
     this.days = days;
     this.counts = counts;
     this.making = making;
+    this.mending = mending;
     this.changes = changes;
     this.buying = buying;
     this.trade = trade;
@@ -68,6 +71,7 @@ public class DemoBook {
         papers += days.day(day);
         trade.day(day);
         making.day(day);
+        mending.day(day);
         counts.day(day);
       }
     begin(
@@ -90,6 +94,7 @@ public class DemoBook {
     changes.write();
     buying.write();
     selling.write();
+    mending.write();
     counts.open(END);
     LOG.info("The demo book is written: {} papers after the opening.", papers);
   }
