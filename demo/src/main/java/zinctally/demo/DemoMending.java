@@ -55,7 +55,7 @@ class DemoMending {
                   REPAIRER,
                   "place",
                   "Barn store, of " + customer,
-                  "due",
+                  "back_by",
                   day.plusDays(14).toString()),
               goods);
     }
@@ -79,7 +79,7 @@ class DemoMending {
     String wrong = WRONG.get((day.getMonthValue() + 1) % WRONG.size());
     papers.post(
         PaperKind.TAKEN_IN,
-        head(day, "customer", customer, "due", day.plusDays(21).toString()),
+        head(day, "customer", customer, "back_by", day.plusDays(21).toString()),
         Map.of("item", "EXT-09", "quantity", "1", "memo", wrong));
   }
 
@@ -99,7 +99,7 @@ class DemoMending {
                 LocalDate.of(2026, 9, 22),
                 "repairer",
                 REPAIRER,
-                "due",
+                "back_by",
                 "2026-10-09",
                 "expected",
                 "12"),
@@ -124,7 +124,7 @@ class DemoMending {
             LocalDate.of(2026, 10, 26),
             "repairer",
             REPAIRER,
-            "due",
+            "back_by",
             "2026-11-13",
             "expected",
             "85"),

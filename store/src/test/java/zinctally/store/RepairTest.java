@@ -71,7 +71,7 @@ class RepairTest {
     return book.paper(
         PaperKind.REPAIR_OUT,
         date,
-        Map.of("repairer", "Ferris Motors", "due", "2026-03-31", "expected", "60"),
+        Map.of("repairer", "Ferris Motors", "back_by", "2026-03-31", "expected", "60"),
         "item quantity numbers memo",
         item,
         quantity,
@@ -219,7 +219,7 @@ class RepairTest {
         book.paper(
             PaperKind.TAKEN_IN,
             "2026-04-01",
-            Map.of("due", "2026-04-20"),
+            Map.of("back_by", "2026-04-20"),
             "item quantity numbers memo",
             "EX",
             "1",

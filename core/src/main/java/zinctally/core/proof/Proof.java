@@ -36,7 +36,12 @@ public record Proof(Reading reading, List<Fault> faults, Optional<Work> work) {
       List<JournalEntry> reversals,
       List<Later> later,
       Balance before,
-      Balance after) {}
+      Balance after) {
+    /** Whether neither stock book nor ledger are written into. */
+    public boolean isNothing() {
+      return entries.isEmpty() && undone.isEmpty() && journals.isEmpty() && reversals.isEmpty();
+    }
+  }
 
   /**
    * @param stockBook worth of all goods

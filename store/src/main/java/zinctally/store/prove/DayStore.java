@@ -102,6 +102,22 @@ public class DayStore {
         .single();
   }
 
+  /** Papers that wait for something which was wanted by a day that is past. */
+  public Overdue late(Awaits what, LocalDate date) {
+    return sql.sql(
+            """
+            select count(distinct p.id), 0, min(coalesce(p.due, d.expected)) from awaited a
+            join paper p on p.id = a.paper_id and p.state = 'POSTED'
+            left join order_head d on d.paper_id = p.id
+            where a.what = ? and a.open_quantity > 0 and coalesce(p.due, d.expected) < ?
+            """)
+        .params(what.name(), date)
+        .query(
+            (row, n) ->
+                new Overdue(row.getLong(1), row.getLong(2), row.getObject(3, LocalDate.class)))
+        .single();
+  }
+
   public record Overdue(long count, long amount, LocalDate since) {}
 
   /** Sales and their cost in a month. */

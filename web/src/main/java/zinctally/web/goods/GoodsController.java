@@ -118,11 +118,7 @@ class GoodsController {
     model.addAttribute("leadsTo", merges.into(id).orElse(null));
     model.addAttribute("names", merges.of(id));
     model.addAttribute("onHand", card.units().say(new Quantity(stock.onHand())));
-    model.addAttribute(
-        "places",
-        stock.places().stream()
-            .map(p -> card.units().say(new Quantity(p.quantity())) + " " + p.place())
-            .toList());
+    model.addAttribute("places", stock.places().stream().map(StockStore.AtPlace::place).toList());
     model.addAttribute("parts", WhereaboutsController.Part.of(card.units(), whereabouts.parts(id)));
     model.addAttribute("prices", prices(card, stock));
     model.addAttribute("movements", stocks.movements(id, MOVEMENTS));

@@ -17,6 +17,7 @@ import zinctally.store.goods.StockTimeStore;
 import zinctally.store.goods.WhereaboutsStore;
 import zinctally.web.picture.StockTimePicture;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Say;
 
 /** Where an item's goods are, whose and how, and how many there were over time. */
 @Controller
@@ -26,9 +27,11 @@ class WhereaboutsController {
   private final WhereaboutsStore whereabouts;
   private final StockTimeStore times;
   private final Clock clock;
+  private final Say say;
 
   WhereaboutsController(
-      ItemStore items, WhereaboutsStore whereabouts, StockTimeStore times, Clock clock) {
+      ItemStore items, WhereaboutsStore whereabouts, StockTimeStore times, Clock clock, Say say) {
+    this.say = say;
     this.items = items;
     this.whereabouts = whereabouts;
     this.times = times;
@@ -89,7 +92,6 @@ class WhereaboutsController {
     int shown = MONTHS.contains(months) ? months : 12;
     LocalDate today = LocalDate.now(clock);
     LocalDate from = today.minusMonths(shown);
-    Units units = card.units();
     model.addAttribute("card", card);
     model.addAttribute("months", MONTHS);
     model.addAttribute("shown", shown);
@@ -103,7 +105,7 @@ class WhereaboutsController {
             times.ordered(id, from),
             times.counted(id, from),
             card.reorderPoint() == null ? null : card.reorderPoint().micros(),
-            micros -> units.say(new Quantity(micros))));
+            say::quantity));
     return "goods/time";
   }
 }

@@ -98,7 +98,7 @@ class HandleForms implements AreaForms {
                 date("date", "Date"),
                 suggest("repairer", "Repairer, if not here", offered.parties(Party.Kind.SUPPLIER)),
                 choice("place", "From", choices.anyPlace()),
-                date("due", "Back by"),
+                date("back_by", "Back by"),
                 field("expected", "Expected cost"),
                 field("notes", "Note on the paper")),
             List.of(
@@ -115,7 +115,7 @@ class HandleForms implements AreaForms {
                 choice(
                     "cost",
                     "Mending is",
-                    Choice.of("", "an expense, on its bill", "goods", "part of what they cost")),
+                    Choice.of("", "an expense", "goods", "part of their cost")),
                 suggest("account", "Known cost taken from", offered.accounts())),
             List.of(
                 text("item", "Item", offered.items()),
@@ -130,7 +130,7 @@ class HandleForms implements AreaForms {
                 suggest("customer", "Customer", offered.parties(Party.Kind.CUSTOMER)),
                 date("date", "Date"),
                 choice("place", "Kept at", choices.plainPlaces()),
-                date("due", "Promised for"),
+                date("back_by", "Promised for"),
                 field("notes", "Note on the paper")),
             List.of(
                 text("item", "Item", offered.items()),

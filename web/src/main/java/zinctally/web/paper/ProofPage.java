@@ -194,6 +194,7 @@ class ProofPage {
   private void work(Proof proof, BookCatalogue book, Model model) {
     if (proof.work().isEmpty()) return;
     Proof.Work work = proof.work().get();
+    model.addAttribute("onlyMoved", work.isNothing());
     Map<Long, PaperStore.PaperRef> refs = refs(work);
     List<Proof.Shift> moved =
         work.shifts().stream().filter(s -> work.reversals().isEmpty() || s.moves()).toList();

@@ -91,7 +91,7 @@ public record StockTimePicture(
     Days along = new Days(from, to);
     List<Week> weeks = weeks(along, changes, levels);
     long week = weeks.stream().mapToLong(w -> Math.max(w.came, w.sold)).max().orElse(0);
-    Scale moved = Scale.of(week, Quantity.ONE, 1);
+    Scale moved = Scale.of(week, Quantity.ONE, 2);
     return new StockTimePicture(
         line(along, levels, scale),
         scale.ticks().stream().map(t -> new Tick(y(scale, t), say.apply(t))).toList(),

@@ -102,7 +102,7 @@ class RepairReadersTest {
         book.paper(
             Written.of(PaperKind.REPAIR_OUT)
                 .with("repairer", "Orrin Joinery")
-                .with("due", "2026-12-10")
+                .with("back_by", "2026-12-10")
                 .with("expected", "25")
                 .line("item", "HIVE", "quantity", "2", "memo", "split"));
     assertThat(paper.head().due()).isEqualTo(LocalDate.of(2026, 12, 10));

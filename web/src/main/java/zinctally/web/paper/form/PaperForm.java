@@ -3,6 +3,7 @@ package zinctally.web.paper.form;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.papers.Fault;
@@ -128,10 +129,12 @@ public record PaperForm(
   }
 
   /**
-   * Where a cell is, for people: {@code Line 4, price}. What a line goes on from is called as its
-   * column is.
+   * Where a cell is, for people: {@code Line 4, price}; the paper's own fields by their labels.
+   * What a line goes on from is called as its column is.
    */
   public String where(String cell) {
+    Optional<Field> field = fields.stream().filter(f -> f.name().equals(cell)).findFirst();
+    if (field.isPresent()) return field.get().label();
     String where = new Fault(cell, "").where();
     return columns.stream()
         .filter(c -> c.name().equals("of") && cell.endsWith(".of"))
