@@ -80,11 +80,29 @@ class RandomTradeTest {
           PaperKind.ASSEMBLY,
           PaperKind.DISASSEMBLY,
           PaperKind.DISASSEMBLY);
+  private static final List<PaperKind> MENDING =
+      List.of(
+          PaperKind.BILL,
+          PaperKind.BILL,
+          PaperKind.CHARGE,
+          PaperKind.CHARGE,
+          PaperKind.INVOICE,
+          PaperKind.INVOICE,
+          PaperKind.CUSTOMER_RETURN,
+          PaperKind.TRANSFER,
+          PaperKind.REPAIR_OUT,
+          PaperKind.REPAIR_OUT,
+          PaperKind.REPAIR_BACK,
+          PaperKind.REPAIR_BACK,
+          PaperKind.REPAIR_BACK,
+          PaperKind.TAKEN_IN,
+          PaperKind.GIVEN_BACK,
+          PaperKind.ADJUSTMENT);
   private FreshBook book;
   private Random dice;
 
   @ParameterizedTest
-  @ValueSource(strings = {"buying", "selling", "handling", "making"})
+  @ValueSource(strings = {"buying", "selling", "handling", "making", "mending"})
   void random_trade_in_any_order_ties_out_at_every_date(String way) {
     try (FreshBook own = new FreshBook()) {
       book = own;
@@ -96,6 +114,7 @@ class RandomTradeTest {
             case "buying" -> BUYING;
             case "selling" -> SELLING;
             case "making" -> MAKING;
+            case "mending" -> MENDING;
             default -> HANDLING;
           };
       for (int i = 0; i < 4; i++) own.item("R" + i, i % 2 == 0 ? "FIFO" : "AVERAGE");
@@ -201,7 +220,21 @@ class RandomTradeTest {
         row.put("bill", bill());
         more.putAll(Map.of("what", "Freight", "amount", "%d.%02d".formatted(dice.nextInt(4), 37)));
       }
-      case TRANSFER -> more.putAll(Map.of("into", "Van", "sent", dice.nextBoolean() ? "yes" : ""));
+      case TRANSFER -> {
+        more.putAll(Map.of("into", "Van", "sent", dice.nextBoolean() ? "yes" : ""));
+        more.put("standing", List.of("", "Good", "Damaged", "On hold").get(dice.nextInt(4)));
+      }
+      case REPAIR_OUT -> more.put("repairer", dice.nextBoolean() ? "Ferris Motors" : "");
+      case REPAIR_BACK -> {
+        more.putAll(Map.of("into", "Store", "repair", any(item, "'IN_REPAIR'")));
+        row.put("quantity", String.valueOf(1 + dice.nextInt(3)));
+        if (dice.nextInt(4) == 0) row.put("reason", "Breakage");
+        else if (dice.nextInt(3) > 0) {
+          more.putAll(Map.of("cost", "goods", "account", "6100"));
+          row.put("charge", "%d.%02d".formatted(dice.nextInt(9), dice.nextInt(100)));
+        }
+      }
+      case GIVEN_BACK -> row.put("quantity", String.valueOf(1 + dice.nextInt(3)));
       case ARRIVAL -> {
         more.putAll(Map.of("into", "Van", "transfer", any(item, "'ON_THE_WAY'")));
         row.put("reason", dice.nextInt(3) == 0 ? "Breakage" : "");
@@ -222,6 +255,8 @@ class RandomTradeTest {
       default -> {}
     }
     String place = kind == PaperKind.INVOICE && dice.nextInt(3) == 0 ? "Van" : "Store";
+    if (kind == PaperKind.REPAIR_OUT && dice.nextInt(3) == 0) place = "Store, of Fenwick Garden";
+    if (kind == PaperKind.TRANSFER && dice.nextInt(4) == 0) place = "Van, damaged";
     more.put("date", LocalDate.of(2026, 2, 1).plusDays(dice.nextInt(120)).toString());
     more.put("supplier", "Orrin Joinery");
     more.put("customer", "Fenwick Garden");
@@ -232,7 +267,9 @@ class RandomTradeTest {
   private String bill() {
     List<String> numbers =
         book.sql()
-            .sql("select number from paper where kind = 'BILL' and state = 'POSTED' order by id")
+            .sql(
+                "select number from paper where kind in ('BILL', 'REPAIR_BACK')"
+                    + " and state = 'POSTED' order by id")
             .query(String.class)
             .list();
     return numbers.get(dice.nextInt(numbers.size()));

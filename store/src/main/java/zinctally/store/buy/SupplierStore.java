@@ -10,6 +10,7 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.papers.Catalogue;
 import zinctally.store.Audit;
+import zinctally.store.sql.PlaceNames;
 
 /** Suppliers: what is known of each, what is owed to them. */
 @Repository
@@ -127,6 +128,7 @@ public class SupplierStore {
               card.active(),
               id)
           .update();
+      PlaceNames.follow(sql);
       audit.write(
           login, "supplier", id, card.id() == 0 ? "made" : "changed", before, card.toString());
       return Optional.of(id);

@@ -16,9 +16,11 @@ import zinctally.store.Audit;
 @Repository
 public class MergeStore {
   private final JdbcClient sql;
+  private final PlacesMerged places;
   private final Audit audit;
 
-  MergeStore(JdbcClient sql, Audit audit) {
+  MergeStore(JdbcClient sql, PlacesMerged places, Audit audit) {
+    this.places = places;
     this.audit = audit;
     this.sql = sql;
   }
@@ -119,6 +121,7 @@ public class MergeStore {
           .params(into.name(), from.name())
           .update();
     reminders(from, into);
+    places.merge(from.id(), into.id());
     move("update party set merged_into = ? where merged_into = ?", from, into);
     sql.sql("update party set merged_into = ?, active = false where id = ?")
         .params(into.id(), from.id())

@@ -16,6 +16,7 @@ import zinctally.store.Audit;
 import zinctally.store.listing.PartyListings;
 import zinctally.store.parties.MergeStore.Has;
 import zinctally.store.parties.MergeStore.Named;
+import zinctally.store.sql.PlaceNames;
 
 /**
  * What is kept about a supplier or customer as a person: all of it to hand out, and out of the book
@@ -158,6 +159,7 @@ public class PersonStore {
             .params("Erased " + id, id)
             .update();
     }
+    PlaceNames.follow(sql);
     sql.sql("update reminder set words = '' where party_id = ?").param(party.id()).update();
     if (!kept) typed(party);
     sql.sql("call erase_person(?)").param(party.id()).update();

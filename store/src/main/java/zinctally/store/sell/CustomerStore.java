@@ -12,6 +12,7 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import zinctally.store.Audit;
 import zinctally.store.find.Like;
+import zinctally.store.sql.PlaceNames;
 
 /** Customers: what is known of each, and on what terms they buy. */
 @Repository
@@ -152,6 +153,7 @@ public class CustomerStore {
                   card.active(),
                   id))
           .update();
+      PlaceNames.follow(sql);
       audit.write(
           login, "customer", id, card.id() == 0 ? "made" : "changed", before, card.toString());
       return Optional.of(id);

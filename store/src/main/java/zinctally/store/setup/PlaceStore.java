@@ -5,6 +5,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.Place;
 import zinctally.store.sql.NewRow;
+import zinctally.store.sql.PlaceNames;
 
 /** Where goods are, and in what standings. */
 @Repository
@@ -117,7 +118,7 @@ public class PlaceStore {
         .param("sale", place.forSale())
         .param("rate", place.rate())
         .update();
-    follow();
+    PlaceNames.follow(sql);
   }
 
   /**
@@ -156,20 +157,6 @@ public class PlaceStore {
           .params(
               standing.name(), standing.sold(), standing.free(), standing.active(), standing.id())
           .update();
-    follow();
-  }
-
-  /** What goods in another standing, or of others, are at takes after its place and standing. */
-  private void follow() {
-    sql.sql(
-            """
-            update place p join place a on a.id = p.at_id join standing t on t.id = p.standing_id
-              left join party w on w.id = p.owner_id
-            set p.name = concat(a.name, if(t.id = 1, '', concat(', ', lower(t.name))),
-                if(w.id is null, '', concat(', of ', w.name))),
-              p.kind = a.kind, p.active = a.active, p.tax_rate_id = a.tax_rate_id,
-              p.for_sale = a.for_sale and t.free and w.id is null
-            """)
-        .update();
+    PlaceNames.follow(sql);
   }
 }

@@ -47,6 +47,38 @@ class MergeTest {
         "2.00");
   }
 
+  private static long repair(PaperKind kind, String date, String who, String quantity) {
+    return book.paper(
+        kind, date, Map.of("customer", who, "repairer", who), "item quantity", "WAX", quantity);
+  }
+
+  @Test
+  void goods_of_one_and_goods_at_one_are_the_others_then() {
+    repair(PaperKind.TAKEN_IN, "2026-03-01", "Hedge Farm", "2");
+    repair(PaperKind.TAKEN_IN, "2026-03-02", "Hedge Farm Ltd", "3");
+    long first = repair(PaperKind.REPAIR_OUT, "2026-03-03", "Mill Repairs", "1");
+    repair(PaperKind.REPAIR_OUT, "2026-03-03", "Mill Repairs Ltd", "4");
+    merge(Party.Kind.CUSTOMER, "Hedge Farm", "Hedge Farm Ltd");
+    merge(Party.Kind.SUPPLIER, "Mill Repairs", "Mill Repairs Ltd");
+    assertThat(
+            book.sql()
+                .sql(
+                    "select concat(p.name, ' ', s.quantity div 1000000) from place p"
+                        + " join place_stock s on s.place_id = p.id"
+                        + " where p.owner_id is not null or p.host_id is not null order by p.name")
+                .query(String.class)
+                .list())
+        .containsExactly("Mill Repairs Ltd 5", "Store, of Hedge Farm Ltd 5");
+    repair(PaperKind.GIVEN_BACK, "2026-03-04", "Hedge Farm", "5");
+    book.paper(
+        PaperKind.REPAIR_BACK,
+        "2026-03-05",
+        Map.of("repair", book.number(first), "into", "Store"),
+        "item quantity",
+        "WAX",
+        "1");
+  }
+
   private static void merge(Party.Kind kind, String from, String into) {
     Named one = parties.named(kind, from).orElseThrow();
     Optional<Named> other = parties.named(kind, into);

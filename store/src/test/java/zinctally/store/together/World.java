@@ -48,6 +48,7 @@ final class World {
   final long ordered;
   final long till;
   private final long draft;
+  private final long repair;
   private final long counting;
   private final long counted;
   final String order;
@@ -94,6 +95,9 @@ final class World {
     till = book.get(TillStore.class).open("Store", 5000, "tester");
     draft = draft(PaperKind.INVOICE, "2026-03-08", "item quantity price", "G" + n, "1", "5.00");
     book.sql().sql("insert ignore into place (name) values ('Van')").update();
+    Map<String, String> mends = fields("2026-03-06");
+    mends.put("repairer", "Mill Repairs");
+    repair = post(PaperKind.REPAIR_OUT, mends, rows("item quantity", goods, "2"));
     counting = sheet("2026-03-09");
     long done = sheet("2026-03-08");
     count(done);
@@ -138,12 +142,26 @@ final class World {
   private Object elsewhere() {
     Map<String, String> head = fields("2026-03-08");
     head.put("into", "Van");
-    return post(PaperKind.TRANSFER, head, rows("item quantity", goods, "15"));
+    return post(PaperKind.TRANSFER, head, rows("item quantity", goods, "13"));
+  }
+
+  private Object damaged() {
+    Map<String, String> head = fields("2026-03-08");
+    head.putAll(Map.of("into", "Van", "standing", "Damaged"));
+    return post(PaperKind.TRANSFER, head, rows("item quantity", goods, "3"));
+  }
+
+  /** With what mending cost added to them. */
+  private Object mended() {
+    Map<String, String> head = fields("2026-03-09");
+    head.putAll(
+        Map.of("repair", book.number(repair), "into", "Store", "cost", "goods", "account", "6100"));
+    return post(PaperKind.REPAIR_BACK, head, rows("item quantity charge", goods, "2", "1.30"));
   }
 
   private void deeds() {
     does("sells", () -> sell("2"));
-    does("sells all", () -> sell("17"));
+    does("sells all", () -> sell("15"));
     does("posts a late bill", () -> buy("2026-02-10", "6", "3.10"));
     does("amends the bill", () -> amendBill());
     does("voids the sale", () -> voids(sale));
@@ -169,7 +187,12 @@ final class World {
     does("changes a method", () -> changeMethod());
     does("buys what never moved", () -> buyFirst());
     does("takes goods elsewhere", () -> elsewhere());
-    does("makes kits of goods", () -> make("2026-03-08", "5", "15"));
+    does("finds goods damaged", () -> damaged());
+    does("has goods back from repair", () -> mended());
+    does(
+        "takes a customer's goods in",
+        () -> paper(PaperKind.TAKEN_IN, "2026-03-09", "item quantity", goods, "1"));
+    does("makes kits of goods", () -> make("2026-03-08", "5", "13"));
     does(
         "sells a kit",
         () -> paper(PaperKind.INVOICE, "2026-03-09", "item quantity price", "K" + n, "1", "9.00"));
