@@ -27,7 +27,7 @@ class TransferByKeyboardTest extends OwnBookTest {
     receive("WAX", "2026-03-01", "10", "2.00");
     receive("JAR", "2026-03-01", "5", "1.00");
     begin("v");
-    type("Market", "", "for the market");
+    type("Market", "", "", "for the market");
     type("WAX", "4", "");
     type("JAR", "9", "");
     page.waitForCondition(() -> page.textContent("#proof").contains("Store has 5 of Item JAR"));

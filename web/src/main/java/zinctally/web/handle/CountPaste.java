@@ -1,5 +1,6 @@
 package zinctally.web.handle;
 
+import java.io.IOException;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
@@ -7,14 +8,21 @@ import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.web.multipart.MultipartFile;
+import zinctally.core.number.Figures;
 import zinctally.core.papers.Fault;
+import zinctally.core.papers.opening.Sheet;
 import zinctally.store.Refused;
 import zinctally.store.Retrying;
 import zinctally.store.count.CountSheet;
 import zinctally.store.count.Counting;
 import zinctally.store.count.Scanned;
+import zinctally.store.opening.SheetReader;
 
 /** Takes a list of what was counted: a line each, with how many and where. */
 @Component
@@ -63,6 +71,27 @@ class CountPaste {
           all.forEach(counted -> counting.enter(sheet.id(), counted, login));
           return all.size();
         });
+  }
+
+  /**
+   * The lines of a file, as they would be pasted; a first row that names its columns is left out.
+   *
+   * @throws Refused when it cannot be read
+   */
+  static String lines(MultipartFile file) throws IOException {
+    try {
+      Sheet sheet =
+          SheetReader.file(
+              Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getBytes());
+      boolean named =
+          sheet.headings().size() > 1 && Figures.read(sheet.headings().get(1)).isEmpty();
+      return Stream.concat(
+              named ? Stream.empty() : Stream.of(sheet.headings()), sheet.rows().stream())
+          .map(cells -> String.join("\t", cells))
+          .collect(Collectors.joining("\n"));
+    } catch (SheetReader.Unreadable unreadable) {
+      throw Refused.because(String.valueOf(unreadable.getMessage()));
+    }
   }
 
   private Counting.Counted line(String line, @Nullable LocalDateTime at) {

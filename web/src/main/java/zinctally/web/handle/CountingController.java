@@ -1,15 +1,18 @@
 package zinctally.web.handle;
 
+import java.io.IOException;
 import java.security.Principal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.store.Refused;
 import zinctally.store.count.CountLine;
@@ -149,18 +152,21 @@ class CountingController {
     return view;
   }
 
-  /** A list that was written on paper, or in another program. */
+  /** A list that was written on paper, or in another program, typed, pasted or in a file. */
   @Sells
   @PostMapping("/handle/counts/{id:\\d+}/paste")
   String paste(
       @PathVariable long id,
-      @RequestParam String list,
+      @RequestParam(defaultValue = "") String list,
       @RequestParam(defaultValue = "") String at,
+      @RequestParam(required = false) @Nullable MultipartFile file,
       Principal who,
-      RedirectAttributes after) {
+      RedirectAttributes after)
+      throws IOException {
     CountSheet sheet = sheet(id);
     try {
-      int taken = paste.take(sheet, list, at, who.getName());
+      String lines = file == null || file.isEmpty() ? list : CountPaste.lines(file);
+      int taken = paste.take(sheet, lines, at, who.getName());
       after.addFlashAttribute("told", taken + (taken == 1 ? " line is" : " lines are") + " added.");
     } catch (Refused refused) {
       return CountController.wrong(refused, "/handle/counts/" + id, after);

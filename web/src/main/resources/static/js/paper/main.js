@@ -3,6 +3,7 @@ import "./proving.js";
 import "./typing.js";
 import "./keys.js";
 import "./paste.js";
+import "./file.js";
 import "./counter.js";
 import "./takes.js";
 import "./lines.js";
