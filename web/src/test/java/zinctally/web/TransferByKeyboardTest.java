@@ -111,6 +111,23 @@ class TransferByKeyboardTest extends OwnBookTest {
   }
 
   @Test
+  void what_is_scanned_piece_by_piece_is_counted_up_line_by_line() {
+    item("LAMP", "FIFO", "NONE");
+    item("BELL", "FIFO", "NONE");
+    desk.sql().sql("update item set gtin = '2000000000015' where code = 'LAMP'").update();
+    desk.sql().sql("update item set gtin = '2000000000022' where code = 'BELL'").update();
+    receive("LAMP", "2026-03-01", "5", "2.00");
+    receive("BELL", "2026-03-01", "5", "2.00");
+    begin("v");
+    page.selectOption("#into", "Market van");
+    page.focus("[data-cell='rows.0.item']");
+    type("2000000000015", "2000000000022", "2000000000015", "2000000000015", "2000000000022");
+    assertThat(page.inputValue("[data-cell='rows.0.quantity']")).isEqualTo("3");
+    assertThat(page.inputValue("[data-cell='rows.1.item']")).isEqualTo("2000000000022");
+    post("5 → 2", "0 → 3", "5 → 3", "0 → 2");
+  }
+
+  @Test
   void goods_are_on_the_way_until_they_are_received_and_one_of_them_is_lost() {
     item("MUG", "FIFO", "NONE");
     receive("MUG", "2026-03-01", "10", "2.00");

@@ -19,6 +19,7 @@ import zinctally.core.goods.ItemKind;
 import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.store.find.Like;
+import zinctally.store.sql.Here;
 import zinctally.store.sql.Prices;
 import zinctally.store.sql.UnitColumns;
 
@@ -162,21 +163,25 @@ public class ItemStore {
     }
   }
 
-  /** What a search for an item offers. */
-  public record Found(long id, String code, String name, String unit, long onHand) {}
+  /**
+   * What a search for an item offers.
+   *
+   * @param here millionths that are good, ours and at places that sell
+   */
+  public record Found(long id, String code, String name, String unit, long here) {}
 
   /** Items in use whose code, name, wording or barcode begins with, then holds, what was typed. */
   public List<Found> search(String typed, int atMost) {
     String like = Like.escaped(typed);
     return sql.sql(
             """
-            select i.id, i.code, i.name, i.base_unit, coalesce(h.on_hand, 0) as on_hand
-            from item i left join cost_pool h on h.item_id = i.id
+            select i.id, i.code, i.name, i.base_unit, %s as here from item i
             where i.active and (i.code like :start or i.gtin = :word or i.name like :within
               or i.supplier_code like :start)
             order by i.code = :word desc, i.code like :start desc, i.name like :start desc, i.name
             limit :most
-            """)
+            """
+                .formatted(Here.HERE))
         .param("word", typed)
         .param("start", like + "%")
         .param("within", "%" + like + "%")
@@ -188,7 +193,7 @@ public class ItemStore {
                     row.getString("code"),
                     row.getString("name"),
                     UnitColumns.unit(row.getString("base_unit")).sign(),
-                    row.getLong("on_hand")))
+                    row.getLong("here")))
         .list();
   }
 }

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import zinctally.core.papers.Place;
 import zinctally.store.listing.Listing.Column;
+import zinctally.store.sql.Here;
 import zinctally.store.sql.Prices;
 
 /** Items, where they are, and what moved them. */
@@ -47,6 +48,7 @@ public final class GoodsListings {
                 new Column("name", "Name", "i.name", TEXT, "/goods/item/{id}"),
                 new Column("group", "Group", "g.name", TEXT),
                 new Column("on_hand", "On hand", "h.on_hand", QUANTITY, "/goods/item/{id}"),
+                new Column("free", "Free", Here.FREE, QUANTITY, "/goods/item/{id}/where"),
                 new Column("worth", "Worth", "h.worth", MONEY, "/goods/item/{id}").ofCost(),
                 new Column("trend", "Twelve months", TREND_SQL, TREND),
                 new Column("price", "Sells at", "p.price", PRICE),
@@ -104,6 +106,7 @@ public final class GoodsListings {
             new Column("name", "Item", "i.name", TEXT, "/goods/item/{id}"),
             new Column(
                 "on_hand", "On hand", "coalesce(h.on_hand, 0)", QUANTITY, "/goods/item/{id}"),
+            new Column("free", "Free", Here.FREE, QUANTITY, "/goods/item/{id}/where"),
             new Column("point", "Reorder point", "i.reorder_point", QUANTITY),
             new Column("quantity", "Order quantity", "i.reorder_quantity", QUANTITY),
             new Column("supplier", "Usual supplier", "i.supplier", TEXT)),

@@ -5,6 +5,7 @@ import {go, goRow} from "./rows.js";
 import {saveNow} from "./proving.js";
 import {offers, offered, offeredFor, suggest, take} from "./offers.js";
 import {scanned} from "./counter.js";
+import {scannedOn} from "./scan.js";
 paper.addEventListener("keydown", (e) => {
   const input = e.target;
   if (!input.matches("input,select")) return;
@@ -28,6 +29,7 @@ paper.addEventListener("keydown", (e) => {
     if (open && chosen(offers)) take(chosen(offers));
     shut(offers, input);
     if (counter && input.dataset.col === "item" && !e.shiftKey) return scanned(input);
+    if (!e.shiftKey && scannedOn(input)) return;
     go(input, e.shiftKey ? -1 : 1);
   } else if (e.key === "Tab" && open) {
     if (chosen(offers) && input.value) take(chosen(offers));

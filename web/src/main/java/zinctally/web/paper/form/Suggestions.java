@@ -57,7 +57,7 @@ public class Suggestions {
                         new Offer(
                             f.code(),
                             f.name(),
-                            f.code() + ", " + say.quantity(f.onHand()) + " " + f.unit() + " here"))
+                            f.code() + ", " + say.quantity(f.here()) + " " + f.unit() + " here"))
                 .toList());
   }
 
