@@ -35,3 +35,62 @@ insert ignore into paper_kind (kind, words, side, sign, sale, tax_role, tax_sign
     ('REPAIR_BACK', 'Back from repair', '', 1, 0, '', 0),
     ('TAKEN_IN', 'Taken in for repair', '', 1, 0, '', 0),
     ('GIVEN_BACK', 'Given back after repair', '', 1, 0, '', 0);
+
+-- Two rows of place turn out to be one, because two parties did: all that moved there moved at one.
+-- Refuses rows that are not of the same place, standing and owner, or not of anybody.
+delimiter //
+create or replace procedure fold_place(in gone bigint, in stays bigint)
+  sql security definer
+  modifies sql data
+begin
+  if gone = stays or not exists (
+    select 1 from place g join place s on s.id = stays and s.kind = g.kind
+      and s.standing_id = g.standing_id and s.owner_id <=> g.owner_id and s.host_id <=> g.host_id
+      and s.at_id <=> g.at_id
+    where g.id = gone and (g.owner_id is not null or g.host_id is not null)
+      and not exists (select 1 from place o where o.at_id = gone)) then
+    signal sqlstate '45000' set message_text = 'these are not one place';
+  end if;
+  update quantity_move set place_id = stays where place_id = gone;
+  update paper_line set place_id = stays where place_id = gone;
+  update paper set place_id = stays where place_id = gone;
+  update count_sheet set place_id = stays where place_id = gone;
+  insert into place_stock (item_id, place_id, quantity)
+    select item_id, stays, quantity from place_stock o where o.place_id = gone
+    on duplicate key update quantity = place_stock.quantity + values(quantity);
+  delete from place_stock where place_id = gone;
+  insert into lot_stock (lot_id, place_id, quantity)
+    select lot_id, stays, quantity from lot_stock o where o.place_id = gone
+    on duplicate key update quantity = lot_stock.quantity + values(quantity);
+  delete from lot_stock where place_id = gone;
+  delete from place where id = gone;
+end //
+
+-- As before; also who repaired, and whose goods a paper took from a place.
+create or replace procedure erase_person(in whom bigint)
+  sql security definer
+  modifies sql data
+begin
+  declare shown varchar(120);
+  declare kept_until date;
+  select name into shown from party where id = whom and erased_at is not null;
+  if shown is null then
+    signal sqlstate '45000' set message_text = 'only what is marked as erased is taken out';
+  end if;
+  update audit set before_text = null, after_text = null
+    where subject in ('customer', 'supplier')
+      and subject_id in (select id from party where id = whom or merged_into = whom);
+  select makedate(year(max(p.date)) + b.keep_years + 1, 1) - interval 1 day into kept_until
+    from paper p join book b on b.id = 1 where p.party_id = whom;
+  if kept_until is null or kept_until < current_date() then
+    update paper_version v join paper p on p.id = v.paper_id
+      set v.text = json_replace(v.text, '$.fields.customer', shown, '$.fields.supplier', shown,
+        '$.fields.repairer', shown, '$.fields.address', '')
+      where p.party_id = whom;
+    update paper_version v join quantity_move m on m.paper_id = v.paper_id and m.quantity < 0
+      join place p on p.id = m.place_id and p.owner_id = whom
+      set v.text = json_replace(v.text, '$.fields.place', p.name)
+      where json_value(v.text, '$.fields.place') like '%, of %';
+  end if;
+end //
+delimiter ;

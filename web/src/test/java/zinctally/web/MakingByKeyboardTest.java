@@ -63,6 +63,38 @@ class MakingByKeyboardTest extends OwnBookTest {
     assertThat(page.textContent("#rows")).contains(made);
   }
 
+  /** Twenty boxes are ordered, five are here; of the parts of the other fifteen two are missing. */
+  @Test
+  void what_an_order_waits_for_is_made_and_then_offered_to_be_delivered() {
+    for (String code : new String[] {"BOX", "SIDE"}) item(code, "FIFO", "NONE");
+    receive("BOX", "2026-03-01", "5", "9.00");
+    receive("SIDE", "2026-03-01", "58", "2.00");
+    begin("e");
+    page.fill("#item", "BOX");
+    page.fill("#quantity", "1");
+    page.focus("[data-cell='rows.0.item']");
+    type("SIDE", "4", "", "", "", "");
+    post("One each", "8.00");
+    begin("s");
+    page.fill("#customer", "Fenwick Garden");
+    page.focus("[data-cell='rows.0.item']");
+    type("BOX", "20");
+    page.fill("[data-cell='rows.0.price']", "20");
+    String order = post();
+    page.click("text=Make what is missing");
+    page.waitForURL("**/drafts/*");
+    assertThat(page.inputValue("#item") + " " + page.inputValue("#quantity")).isEqualTo("BOX 15");
+    assertThat(page.inputValue("#order")).isEqualTo(order);
+    assertThat(page.inputValue("[data-cell='rows.0.quantity']")).isEqualTo("60");
+    post("120.00");
+    assertThat(page.textContent("main")).contains("For order", order);
+    receive("SIDE", "2026-03-02", "2", "2.00");
+    page.click("text=Make what is left");
+    page.waitForURL("**/drafts/*");
+    post("5 → 20", "60 → 0");
+    assertThat(page.textContent("body")).contains("Waited for", order, "Pick what can go");
+  }
+
   private static long id(String code) {
     return desk.sql()
         .sql("select id from item where code = ?")

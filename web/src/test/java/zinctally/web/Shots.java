@@ -2,8 +2,6 @@ package zinctally.web;
 
 import com.microsoft.playwright.Page;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,7 +10,6 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.paper.DraftStore;
-import zinctally.store.paper.PaperText;
 import zinctally.store.sell.TillStore;
 
 /** Takes the pictures in docs/screenshots from the demo book; run by {@code ./zinc-tally shots}. */
@@ -33,7 +30,7 @@ class Shots {
           "/handle/recipes/"
               + id(desk, "select id from paper where number = 'RE-2025-0002'")
               + "?quantity=200");
-      views.put("receipt-billed", "/drafts/" + dearer(desk));
+      views.put("repair", "/drafts/" + repaired(desk));
       views.put(
           "supplier",
           "/buy/supplier/" + id(desk, "select min(id) from party where name = 'Calder Glass'"));
@@ -54,7 +51,7 @@ class Shots {
                       + " and p.state = 'POSTED' and e.kind = 'OUT' and not e.gone"
                       + " group by e.paper_id order by count(*) desc, e.paper_id limit 1")
               + "/why");
-      views.put("amend", "/drafts/" + amendment(desk));
+      views.put("shelf", "/goods/shelf");
       views.put("opening", "/opening");
       views.put("counter", "/drafts/" + counter(desk));
       views.put(
@@ -76,18 +73,6 @@ class Shots {
             page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
           });
     }
-  }
-
-  /** A bill begun anew with another price. */
-  private static long amendment(Desk desk) {
-    long bill = id(desk, "select id from paper where number = 'B-2026-0023'");
-    Draft before = desk.get(PaperText.class).read(bill, 1, PaperKind.BILL);
-    List<Map<String, String>> rows = new ArrayList<>(before.rows());
-    Map<String, String> first = new HashMap<>(rows.get(0));
-    first.put("price", "16.90");
-    rows.set(0, first);
-    return desk.get(DraftStore.class)
-        .beginAmending(bill, 1, new Draft(PaperKind.BILL, before.fields(), rows), "owner");
   }
 
   /** A customer at the counter, about to pay. */
@@ -117,19 +102,19 @@ class Shots {
             "owner");
   }
 
-  /** A bill for smokers received before, dearer than they were ordered at. */
-  private static long dearer(Desk desk) {
+  /** An extractor that is back from repair, with what mending it costs. */
+  private static long repaired(Desk desk) {
     Map<String, String> fields =
         Map.of(
-            "supplier", "Brenn Metalwork",
-            "their_number", "26-1201",
+            "repair", "RO-2026-0005",
             "date", "2026-11-20",
-            "place", "Barn store");
+            "into", "Barn store",
+            "cost", "goods",
+            "account", "6300");
     Map<String, String> row =
-        Map.of(
-            "of", "R-2026-0007", "item", "SMK-03", "quantity", "6", "price", "14.60", "tax", "S");
+        Map.of("item", "EXT-04", "quantity", "1", "charge", "80", "memo", "new motor");
     return desk.get(DraftStore.class)
-        .begin(new Draft(PaperKind.BILL, fields, List.of(row)), "owner");
+        .begin(new Draft(PaperKind.REPAIR_BACK, fields, List.of(row)), "owner");
   }
 
   private static long id(Desk desk, String query) {

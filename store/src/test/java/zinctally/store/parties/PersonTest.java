@@ -160,6 +160,39 @@ class PersonTest {
   }
 
   @Test
+  void where_goods_of_somebody_were_no_name_is_left_either() {
+    Named who = customer("Orla Pike", "2015-04-01");
+    Map<String, String> head = Map.of("customer", "Orla Pike");
+    book.paper(PaperKind.TAKEN_IN, "2015-04-02", head, "item quantity", "WAX", "1");
+    long out =
+        book.paper(
+            PaperKind.REPAIR_OUT,
+            "2015-04-03",
+            Map.of("place", "Store, of Orla Pike"),
+            "item quantity",
+            "WAX",
+            "1");
+    book.paper(
+        PaperKind.REPAIR_BACK,
+        "2015-04-04",
+        Map.of("repair", book.number(out), "into", "Store"),
+        "item quantity",
+        "WAX",
+        "1");
+    book.paper(PaperKind.GIVEN_BACK, "2015-04-05", head, "item quantity", "WAX", "1");
+    pay("Orla Pike", "2015-04-06");
+    erase(who);
+    assertThat(
+            book.sql()
+                .sql(
+                    "select (select group_concat(name) from place),"
+                        + " (select group_concat(text) from paper_version)")
+                .query((row, n) -> row.getString(1) + row.getString(2))
+                .single())
+        .doesNotContain("Orla Pike");
+  }
+
+  @Test
   void the_database_takes_nothing_out_of_what_is_only_added_to_unless_the_card_says_so() {
     Named wim = customer("Wim Harrow", "2015-07-01");
     assertThatThrownBy(() -> book.sql().sql("call erase_person(?)").param(wim.id()).update())

@@ -13,6 +13,7 @@ import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
+import zinctally.store.goods.WhereaboutsStore;
 import zinctally.store.make.KnownRecipe;
 import zinctally.store.make.RecipeStore;
 import zinctally.store.paper.PostedPaper;
@@ -24,11 +25,14 @@ import zinctally.web.paper.Heads;
 class WorkFollowed implements Followed {
   private final Catalogues catalogues;
   private final RecipeStore recipes;
+  private final WhereaboutsStore whereabouts;
   private final Heads heads;
 
-  WorkFollowed(Catalogues catalogues, RecipeStore recipes, Heads heads) {
+  WorkFollowed(
+      Catalogues catalogues, RecipeStore recipes, WhereaboutsStore whereabouts, Heads heads) {
     this.catalogues = catalogues;
     this.recipes = recipes;
+    this.whereabouts = whereabouts;
     this.heads = heads;
   }
 
@@ -61,15 +65,14 @@ class WorkFollowed implements Followed {
     return recipes.on(line.item().id(), book.rules().today(), book);
   }
 
-  /** One for each line that is made here: of what is free nothing need be made. */
+  /** One for each line that is made here: what is here, or to be made already, need not be made. */
   private List<Draft> workOrders(PostedPaper order, BookCatalogue book) {
     List<Draft> begun = new ArrayList<>();
-    long place =
-        book.place(Optional.ofNullable(order.place()).orElse("")).map(p -> p.id()).orElse(0L);
     for (Awaited line : promised(order, book)) {
       Optional<KnownRecipe> recipe = recipe(line, book);
-      long free = book.free(line.item().id(), place).everywhere();
-      long missing = line.openQuantity() - free;
+      WhereaboutsStore.Parts parts = whereabouts.parts(line.item().id());
+      long lacking = Math.max(0, -parts.free() - parts.onOrder());
+      long missing = Math.min(line.openQuantity(), lacking);
       if (recipe.isEmpty() || missing <= 0) continue;
       Quantity many = new Quantity(missing);
       Map<String, String> fields = new HashMap<>(heads.defaults(PaperKind.WORK_ORDER));
