@@ -18,7 +18,7 @@ class RepairByKeyboardTest extends OwnBookTest {
   }
 
   @Test
-  void an_extractor_goes_out_is_overdue_and_comes_back_with_its_bill() {
+  void an_extractor_goes_out_is_overdue_and_comes_back_with_its_bill() throws Exception {
     receive("EX", "2026-03-01", "2", "300.00");
     begin("x");
     page.fill("#date", "2026-03-05");
@@ -27,6 +27,8 @@ class RepairByKeyboardTest extends OwnBookTest {
     type("EX", "1", "hums");
     String out = post("2 → 1", "0 → 1", "No cost changes");
     assertThat(page.textContent("main")).contains("hums", "into Ferris Motors", "Expected cost");
+    assertThat(PdfText.at(page, page.url().replaceAll("\\?.*", "") + "/pdf"))
+        .contains("Repair note", out, "Ferris Motors", "Back by", "Item EX", "hums");
     page.navigate(desk.address + "/");
     assertThat(page.textContent("main")).contains("1 repair is overdue");
     page.click("text=See to them >> nth=0");
@@ -52,6 +54,32 @@ class RepairByKeyboardTest extends OwnBookTest {
     page.navigate(desk.address + "/goods/item/" + id("EX") + "/time");
     page.waitForSelector("svg.time");
     assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+  }
+
+  @Test
+  void a_customers_own_goods_are_taken_in_with_a_receipt_and_given_back() throws Exception {
+    page.navigate(desk.address + "/handle/customers-goods");
+    page.click("text=New taken in for repair");
+    page.waitForURL("**/drafts/*");
+    page.fill("#customer", "Fenwick Garden");
+    page.fill("#back_by", "+14");
+    page.focus("[data-cell='rows.0.item']");
+    type("EX", "1", "no power");
+    String in = post();
+    assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    assertThat(PdfText.at(page, page.url().replaceAll("\\?.*", "") + "/pdf"))
+        .contains("Taken in for repair", in, "Fenwick Garden", "Item EX", "no power");
+    page.click("text=Invoice the work");
+    page.waitForURL("**/drafts/*");
+    assertThat(page.inputValue("#customer")).isEqualTo("Fenwick Garden");
+    page.navigate(desk.address + "/handle/customers-goods?filter=fenwick");
+    assertThat(page.textContent("#rows")).contains(in, "no power");
+    page.click("text=" + in);
+    page.click("text=Give them back");
+    page.waitForURL("**/drafts/*");
+    String back = post();
+    page.navigate(desk.address + "/handle/taken-in");
+    assertThat(page.textContent("#rows")).contains(in, back);
   }
 
   @Test

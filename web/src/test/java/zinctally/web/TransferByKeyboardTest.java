@@ -53,7 +53,8 @@ class TransferByKeyboardTest extends OwnBookTest {
             .query(Long.class)
             .single();
     assertThat(PdfText.at(page, desk.address + "/papers/" + id + "/pdf"))
-        .contains("Transfer note", number, "Market van", "for the market");
+        .contains("Transfer note", number, "Market van", "for the market", "Item WAX")
+        .doesNotContain("Total", "Amount");
   }
 
   @Test

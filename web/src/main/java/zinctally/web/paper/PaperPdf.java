@@ -104,7 +104,7 @@ public class PaperPdf {
     List<Letter.Fact> facts = new ArrayList<>();
     if (paper.kind().is(Trait.ACROSS)) {
       facts.add(new Letter.Fact(w.get("from"), List.of(Objects.requireNonNull(paper.place()))));
-      facts.add(new Letter.Fact(w.get("to"), List.of(text.field("into"))));
+      facts.add(new Letter.Fact(w.get("to"), List.of(into(paper))));
     } else facts.add(new Letter.Fact(w.get("to"), Letter.named(paper.partyName(), address)));
     List<String> brought =
         buying && paper.place() != null
@@ -113,7 +113,10 @@ public class PaperPdf {
     if (!brought.isEmpty()) facts.add(new Letter.Fact(w.get("brought"), brought));
     facts.add(new Letter.Fact(w.get("date"), List.of(paper.date().toString())));
     if (paper.due() != null)
-      facts.add(new Letter.Fact(w.get("due"), List.of(paper.due().toString())));
+      facts.add(
+          new Letter.Fact(
+              w.get(paper.kind().side().isEmpty() ? "back" : "due"),
+              List.of(paper.due().toString())));
     orders
         .head(paper.id())
         .map(OrderStore.Head::expected)
@@ -150,9 +153,18 @@ public class PaperPdf {
     return pages.of("paper/handed", context);
   }
 
+  /** Where goods go that only go elsewhere. */
+  private static String into(PostedPaper paper) {
+    return paper.lines().stream()
+        .map(PostedPaper.Line::place)
+        .filter(Objects::nonNull)
+        .findFirst()
+        .orElse("");
+  }
+
   /** Whether it says what things cost; goods that only go say nothing of it. */
   private static boolean valued(PaperKind kind) {
-    return !kind.is(Trait.SENDS) || kind.is(Trait.SELLS);
+    return kind.is(Trait.PRICED) || kind.is(Trait.VALUED);
   }
 
   /** The order, delivery note or invoice that a paper goes on from, each under its name. */
