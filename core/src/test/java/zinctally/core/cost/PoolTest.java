@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import zinctally.core.cost.CannotCost.Reason;
 import zinctally.core.number.Quantity;
 
@@ -133,5 +134,36 @@ class PoolTest {
     assertThatThrownBy(() -> new Story().in(1, 900).out(1).by(Method.SPECIFIC))
         .isInstanceOfSatisfying(
             CannotCost.class, e -> assertThat(e.reason()).isEqualTo(Reason.NO_TARGET));
+  }
+
+  /**
+   * 10 at 2.00; 4 leave; 2 are mended for 6.00 from then on: the 6 that are left are worth 18.00.
+   */
+  @ParameterizedTest
+  @EnumSource(
+      value = Method.class,
+      names = {"FIFO", "AVERAGE"})
+  void what_is_charged_on_goods_that_came_back_reaches_what_leaves_after_it_alone(Method method) {
+    Recost recost =
+        new Story().in(10, 2_000).out(4).out(2).back(2, 3).charge(600, 4).out(6).by(method);
+    assertThat(Story.value(recost, 2)).isEqualTo(-800);
+    assertThat(Story.value(recost, 3)).isEqualTo(-400);
+    assertThat(Story.value(recost, 4)).isEqualTo(400);
+    assertThat(Story.value(recost, 5)).isEqualTo(600);
+    assertThat(Story.value(recost, 6)).isEqualTo(-1_800);
+  }
+
+  @Test
+  void goods_that_are_not_there_bear_no_charge_and_none_goes_under_nothing() {
+    assertThatThrownBy(() -> new Story().out(2).back(2, 1).charge(600, 2).by(Method.FIFO, true))
+        .isInstanceOf(CannotCost.class)
+        .hasFieldOrPropertyWithValue("reason", CannotCost.Reason.NOTHING_TO_REVALUE);
+    assertThatThrownBy(
+            () -> new Story().in(2, 400).out(2).back(2, 2).charge(-401, 3).by(Method.FIFO))
+        .hasFieldOrPropertyWithValue("reason", CannotCost.Reason.BELOW_ZERO);
+    assertThat(
+            Story.value(
+                new Story().in(2, 400).out(2).back(2, 2).charge(-400, 3).out(2).by(Method.FIFO), 5))
+        .isZero();
   }
 }

@@ -116,7 +116,8 @@ public class OpeningStore {
         new Step(
             "Name the places that hold stock",
             "/setup/places",
-            exists("select 1 from place where name <> 'Store' and kind = 'STORE'")),
+            exists(
+                "select 1 from place where name <> 'Store' and kind <> 'WAY' and at_id is null")),
         new Step("Bring in opening stock", "/opening", posted(PaperKind.OPENING_STOCK)),
         new Step("Enter opening balances", "/opening", posted(PaperKind.OPENING_BALANCES)));
   }

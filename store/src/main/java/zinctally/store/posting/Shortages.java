@@ -184,7 +184,8 @@ class Shortages {
         sql.sql(
                 """
                 select p.name, s.quantity from place_stock s join place p on p.id = s.place_id
-                where s.item_id = ? and s.place_id <> ? and s.quantity > 0 order by p.name
+                where s.item_id = ? and s.place_id <> ? and s.quantity > 0 and p.owner_id is null
+                order by p.name
                 """)
             .params(item.id(), place)
             .query(

@@ -8,12 +8,14 @@ import java.sql.SQLException;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.GZIPInputStream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.core.io.InputStreamResource;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.SingleConnectionDataSource;
 import org.springframework.jdbc.datasource.init.ScriptUtils;
+import zinctally.core.papers.Place;
 import zinctally.store.FreshBook;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
@@ -21,7 +23,7 @@ import zinctally.store.check.Finding;
 /** Books as earlier versions left them, with the demo's goods and papers. */
 class OldBooksTest {
   @ParameterizedTest(name = "made by schema version {0}")
-  @ValueSource(ints = {6, 10, 13, 14, 16, 18, 23, 26})
+  @ValueSource(ints = {6, 10, 13, 14, 16, 18, 23, 26, 28})
   void a_book_of_an_earlier_version_goes_on_with_the_same_figures_and_all_of_it_holds(int version)
       throws IOException, SQLException {
     String schema = FreshBook.newSchema();
@@ -34,6 +36,32 @@ class OldBooksTest {
         assertThat(book.sql().sql(ACCOUNTS).query().listOfRows()).isEqualTo(accounts).isNotEmpty();
         assertThat(book.sql().sql(GOODS).query().listOfRows()).isEqualTo(goods).isNotEmpty();
         assertThat(book.get(CheckStore.class).findings()).allMatch(Finding::holds);
+      }
+    }
+  }
+
+  @Test
+  void what_was_at_the_place_for_damaged_goods_is_damaged_where_goods_are()
+      throws IOException, SQLException {
+    String schema = FreshBook.newSchema();
+    try (SingleConnectionDataSource database = database(schema)) {
+      read(database, 28);
+      String damaged =
+          "select count(*) from place_stock s join place p on p.id = s.place_id where ";
+      long before =
+          new JdbcTemplate(database)
+              .queryForObject(damaged + "p.name = 'Damaged goods' and s.quantity > 0", Long.class);
+      assertThat(before).isPositive();
+      try (FreshBook book = FreshBook.in(schema)) {
+        assertThat(
+                book.sql()
+                    .sql(damaged + "p.name = 'Barn store, damaged' and s.quantity > 0")
+                    .query(Long.class)
+                    .single())
+            .isEqualTo(before);
+        Place there = book.get(Catalogues.class).open().place("Damaged goods").orElseThrow();
+        assertThat(there.site()).isEqualTo("Barn store");
+        assertThat(there.standing().name()).isEqualTo("Damaged");
       }
     }
   }
