@@ -6,45 +6,36 @@ import java.util.List;
 final class GoodsRules {
   private GoodsRules() {}
 
+  /** What is at some places is what papers wait to have back from there. */
+  private static Rule waited(String says, String what, String places) {
+    return new Rule(
+        says,
+        "select count(*) from awaited where what = '" + what + "'",
+        """
+        select i.code as name, coalesce(s.quantity, 0) as q1, coalesce(w.quantity, 0) as q2
+        from item i
+        left join (select t.item_id, sum(t.quantity) as quantity from place_stock t
+          join place p on p.id = t.place_id and %s group by t.item_id) s on s.item_id = i.id
+        left join (select item_id, sum(open_quantity) as quantity from awaited
+          where what = '%s' group by item_id) w on w.item_id = i.id
+        where coalesce(s.quantity, 0) <> coalesce(w.quantity, 0)"""
+            .formatted(places, what));
+  }
+
   static final List<Rule> ALL =
       List.of(
-          new Rule(
+          waited(
               "what is on the way is what was sent and has neither come nor was lost",
-              "select count(*) from awaited where what = 'ON_THE_WAY'",
-              """
-              select i.code as name, coalesce(s.quantity, 0) as q1, coalesce(w.quantity, 0) as q2
-              from item i
-              left join (select t.item_id, sum(t.quantity) as quantity from place_stock t
-                join place p on p.id = t.place_id and p.kind = 'WAY' group by t.item_id) s
-                on s.item_id = i.id
-              left join (select item_id, sum(open_quantity) as quantity from awaited
-                where what = 'ON_THE_WAY' group by item_id) w on w.item_id = i.id
-              where coalesce(s.quantity, 0) <> coalesce(w.quantity, 0)"""),
-          new Rule(
+              "ON_THE_WAY",
+              "p.kind = 'WAY'"),
+          waited(
               "what is at repairers is what went out for repair and is not back",
-              "select count(*) from awaited where what = 'IN_REPAIR'",
-              """
-              select i.code as name, coalesce(s.quantity, 0) as q1, coalesce(w.quantity, 0) as q2
-              from item i
-              left join (select t.item_id, sum(t.quantity) as quantity from place_stock t
-                join place p on p.id = t.place_id and p.kind = 'REPAIRER' group by t.item_id) s
-                on s.item_id = i.id
-              left join (select item_id, sum(open_quantity) as quantity from awaited
-                where what = 'IN_REPAIR' group by item_id) w on w.item_id = i.id
-              where coalesce(s.quantity, 0) <> coalesce(w.quantity, 0)"""),
-          new Rule(
+              "IN_REPAIR",
+              "p.kind = 'REPAIRER'"),
+          waited(
               "what is here of customers' own goods is what was taken in and not given back",
-              "select count(*) from awaited where what = 'TO_GIVE_BACK'",
-              """
-              select i.code as name, coalesce(s.quantity, 0) as q1, coalesce(w.quantity, 0) as q2
-              from item i
-              left join (select t.item_id, sum(t.quantity) as quantity from place_stock t
-                join place p on p.id = t.place_id
-                join party o on o.id = p.owner_id and o.kind = 'CUSTOMER' group by t.item_id) s
-                on s.item_id = i.id
-              left join (select item_id, sum(open_quantity) as quantity from awaited
-                where what = 'TO_GIVE_BACK' group by item_id) w on w.item_id = i.id
-              where coalesce(s.quantity, 0) <> coalesce(w.quantity, 0)"""),
+              "TO_GIVE_BACK",
+              "exists (select 1 from party o where o.id = p.owner_id and o.kind = 'CUSTOMER')"),
           new Rule(
               "each item's head is the sum of its cost entries",
               "select count(*) from cost_pool",

@@ -17,7 +17,7 @@ import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.make.Batch;
 import zinctally.core.papers.make.Needs;
 import zinctally.store.book.BookCatalogue;
-import zinctally.store.sql.Waiting;
+import zinctally.store.sql.Here;
 
 /** Finds recipes, and what they need. */
 @Repository
@@ -218,14 +218,10 @@ public class RecipeStore {
     if (items.isEmpty()) return free;
     sql.sql(
             """
-            select i.id,
-              (select coalesce(sum(s.quantity), 0) from place_stock s
-               join place p on p.id = s.place_id and p.for_sale where s.item_id = i.id)
-              - (select coalesce(sum(a.open_quantity), 0) from awaited a
-                 where a.item_id = i.id and %s)
+            select i.id, %s
             from item i where i.id in (:items)
             """
-                .formatted(Waiting.PROMISED))
+                .formatted(Here.FREE))
         .param("items", items)
         .query((row, n) -> free.put(row.getLong(1), row.getLong(2)))
         .list();

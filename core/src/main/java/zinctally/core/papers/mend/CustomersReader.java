@@ -26,9 +26,7 @@ public final class CustomersReader {
     LocalDate date = in.date();
     Party who = in.party("customer", in.draft.field("customer"), Party.Kind.CUSTOMER);
     Place place = theirs(in, who);
-    LocalDate due = in.draft.field("back_by").isEmpty() ? null : in.day("back_by", null);
-    if (date != null && due != null && due.isBefore(date))
-      in.fault("back_by", "Back on " + due + ", which is before they came on " + date + ".");
+    LocalDate due = MendedReader.backBy(in, date, "they came");
     String note = in.text("notes");
     NumbersReader numbers = new NumbersReader(in);
     List<Mended> lines =

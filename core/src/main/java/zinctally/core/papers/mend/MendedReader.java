@@ -1,5 +1,6 @@
 package zinctally.core.papers.mend;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.NullUnmarked;
@@ -17,6 +18,18 @@ final class MendedReader {
   /** Which lots or serial numbers a line moves; null when something is wrong. */
   interface Numbers {
     List<Numbered> of(RowReader row, Item item, long micros);
+  }
+
+  /**
+   * The day on which they should be back; null when nobody says, or it is wrong.
+   *
+   * @param went what they do on the paper's day, as in {@code they go}
+   */
+  static LocalDate backBy(Reader in, LocalDate date, String went) {
+    LocalDate due = in.draft.field("back_by").isEmpty() ? null : in.day("back_by", null);
+    if (date != null && due != null && due.isBefore(date))
+      in.fault("back_by", "Back on " + due + ", which is before " + went + " on " + date + ".");
+    return due;
   }
 
   /** The lines of a paper; says so when there is none. */

@@ -21,9 +21,7 @@ public final class RepairOutReader {
     Place place = in.place("place", in.draft.field("place"));
     Place bench =
         place == null ? null : in.book.as(in.book.repairer(who), place.standing(), place.owner());
-    LocalDate due = in.draft.field("back_by").isEmpty() ? null : in.day("back_by", null);
-    if (date != null && due != null && due.isBefore(date))
-      in.fault("back_by", "Back on " + due + ", which is before they go on " + date + ".");
+    LocalDate due = MendedReader.backBy(in, date, "they go");
     String charge = in.draft.field("expected");
     Long expected = charge.isEmpty() ? Long.valueOf(0) : in.money("expected", charge);
     String note = in.text("notes");
