@@ -50,6 +50,15 @@ class RepairByKeyboardTest extends OwnBookTest {
     post("1 → 0", "1 → 2", "Stock on hand", "40.00");
     assertThat(page.textContent("#proof, main")).doesNotContain("No cost changes");
     assertThat(worth("EX")).isEqualTo(64000);
+    page.click("text=Charges");
+    page.waitForURL("**/drafts/*");
+    page.fill("#supplier", "Ferris Motors");
+    page.fill("#what", "Motor");
+    page.fill("#amount", "22");
+    post("22.00", "Trade payables");
+    assertThat(worth("EX")).isEqualTo(66200);
+    page.navigate(desk.address + "/goods/item/" + id("EX") + "/why");
+    assertThat(page.textContent("main")).contains("RB-", "CH-", "40.00", "22.00");
     assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
     page.navigate(desk.address + "/goods/item/" + id("EX") + "/time");
     page.waitForSelector("svg.time");

@@ -150,7 +150,7 @@ public class WhyStore {
     for (Booked booked : pools.eventsAfter(item, start.last())) {
       boolean mine = booked.event().id() == event;
       if (mine) before = pool.state();
-      else if (!done && booked.event().kind() == EventKind.IN) arrivals.add(booked);
+      else if (!done && arrives(booked)) arrivals.add(booked);
       pool.apply(booked.event(), booked.charges());
       done |= mine;
       if (done && pool.state().uncovered().stream().noneMatch(u -> u.out() == event)) break;
@@ -176,6 +176,12 @@ public class WhyStore {
         parts,
         recent.stream().map(b -> behind.get(b.event().id())).toList(),
         bookings(event));
+  }
+
+  /** What came, or came back and was charged with something. */
+  private static boolean arrives(Booked booked) {
+    EventKind kind = booked.event().kind();
+    return kind == EventKind.IN || kind == EventKind.BACK && booked.charges() != 0;
   }
 
   /** What was taken and given back again, as when provisional cost was covered, cancels out. */
@@ -216,7 +222,8 @@ public class WhyStore {
     List<Long> latest =
         new ArrayList<>(
             sql.sql(
-                    "select id from cost_event where item_id = ? and kind = 'IN' and not gone"
+                    "select id from cost_event where item_id = ? and not gone"
+                        + " and (kind = 'IN' or kind = 'BACK' and charges <> 0)"
                         + " order by date desc, sequence desc, line desc limit ?")
                 .params(item, ARRIVALS)
                 .query(Long.class)

@@ -129,6 +129,7 @@ class PaperController {
     model.addAttribute("paid", paper.kind().is(Trait.PAYS) ? paper.total() : null);
     boolean brought = paper.kind().is(Trait.BRINGS_IN);
     model.addAttribute("brought", brought);
+    model.addAttribute("charged", brought || anew(paper));
     model.addAttribute("selling", paper.kind().isWith(Party.Kind.CUSTOMER));
     model.addAttribute("byHand", paper.kind().is(Trait.BY_HAND));
     model.addAttribute(
@@ -146,6 +147,13 @@ class PaperController {
               model.addAttribute("orderLines", orders.lines(id));
             });
     return "paper/posted";
+  }
+
+  /** Whether goods came back with it that can be charged with what mending costs. */
+  private boolean anew(PostedPaper paper) {
+    return paper.kind().is(Trait.ANEW)
+        && !paper.isVoid()
+        && !catalogues.open().traded(paper.number()).isEmpty();
   }
 
   /** What its lines still wait for; nothing once it is void. */

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.ledger.Account;
@@ -13,6 +14,7 @@ import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
 import zinctally.core.papers.Sum;
@@ -49,6 +51,12 @@ public record RepairBack(
   @Override
   public PaperKind kind() {
     return PaperKind.REPAIR_BACK;
+  }
+
+  /** Who mended; nobody when it was the bench of the house. */
+  @Override
+  public Optional<Party> party() {
+    return Optional.ofNullable(bench.host());
   }
 
   @Override
