@@ -18,7 +18,7 @@ alter table place
   add column if not exists owner_id bigint null comment 'whose goods they are; null: ours' references party (id),
   add column if not exists host_id bigint null comment 'at whose premises; null: ours' references party (id),
   add column if not exists formerly varchar(120) null comment 'what older papers call it',
-  modify name varchar(255) not null,
+  modify name varchar(300) not null,
   add index if not exists place_by_site (at_id, standing_id, owner_id),
   add index if not exists place_by_host (kind, host_id);
 

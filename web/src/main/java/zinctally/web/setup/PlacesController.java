@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.papers.Place;
+import zinctally.core.papers.Standing;
 import zinctally.store.book.SetUp;
 import zinctally.store.setup.PlaceStore;
 import zinctally.store.setup.SetupStore;
@@ -21,6 +22,7 @@ import zinctally.web.shell.SetsUp;
 @Controller
 class PlacesController {
   private static final int LONGEST = 80;
+  private static final int LONGEST_STANDING = 60;
   private final SetUp setUp;
   private final PlaceStore places;
   private final SetupStore setup;
@@ -92,7 +94,7 @@ class PlacesController {
       @RequestParam(defaultValue = "false") boolean active,
       Principal who,
       RedirectAttributes after) {
-    if (id == zinctally.core.papers.Standing.GOOD.id())
+    if (id == Standing.GOOD.id())
       return Answer.wrong(
           after, "/standings", "Good goods stay as they are; make another standing.");
     if (free && !sold)
@@ -105,7 +107,7 @@ class PlacesController {
                 after,
                 "/standings",
                 name,
-                LONGEST,
+                LONGEST_STANDING,
                 () -> {
                   Optional<PlaceStore.Standing> before =
                       places.standings().stream().filter(s -> s.id() == id).findFirst();

@@ -3,6 +3,7 @@ import {$, all} from "../dom.js";
 import {table} from "./page.js";
 import {addRow} from "./rows.js";
 import {saveNow} from "./proving.js";
+import {inParts} from "./paste.js";
 const picker = $("[data-rows-file]");
 const says = (words) => { $("[data-rows-says]").textContent = words; };
 const empty = (row) => all("input:not([type=hidden])", row).every((i) => !i.value);
@@ -13,7 +14,7 @@ const free = () => {
   while (at > 0 && empty(rows[at - 1])) at--;
   return rows[at] || addRow();
 };
-export const fill = (lines) => {
+const fill = (lines) => {
   let row = free();
   for (const line of lines) {
     for (const [column, value] of Object.entries(line)) {
@@ -23,6 +24,7 @@ export const fill = (lines) => {
     row = row.nextElementSibling || addRow();
   }
   saveNow();
+  inParts();
 };
 if (picker) picker.addEventListener("change", async () => {
   if (!picker.files.length) return;

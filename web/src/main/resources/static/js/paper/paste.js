@@ -3,6 +3,12 @@ import {$, all} from "../dom.js";
 import {paper, table, counter} from "./page.js";
 import {addRow} from "./rows.js";
 import {saveNow, whenProved} from "./proving.js";
+// more lines than a page bears are shown part by part
+export const inParts = () => {
+  if (table.tBodies[0].rows.length <= 400 || paper.id !== "paper" || counter) return;
+  paper.action = paper.action.replace(/post$/, "lines/0");
+  whenProved(() => paper.requestSubmit());
+};
 paper.addEventListener("paste", (e) => {
   const input = e.target;
   const text = e.clipboardData.getData("text/plain");
@@ -24,9 +30,5 @@ paper.addEventListener("paste", (e) => {
   }
   if (row === table.tBodies[0].lastElementChild) addRow();
   saveNow();
-  // more lines than a page bears are shown part by part
-  if (table.tBodies[0].rows.length > 400 && paper.id === "paper" && !counter) {
-    paper.action = paper.action.replace(/post$/, "lines/0");
-    whenProved(() => paper.requestSubmit());
-  }
+  inParts();
 });
