@@ -344,7 +344,7 @@ class DemoBookTest {
     String csv =
         page.request().get(desk.address + "/goods?as=csv&filter=extractor&sort=code").text();
     assertThat(csv.lines().findFirst())
-        .contains("Code,Name,Group,On hand,Worth,Sells at,Usual supplier,State");
+        .contains("Code,Name,Group,On hand,Free,Worth,Sells at,Usual supplier,State");
     List<String> lines = csv.lines().skip(1).toList();
     assertThat(lines.subList(0, lines.size() - 2))
         .hasSizeGreaterThan(2)
