@@ -4,8 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import zinctally.core.papers.Draft;
+import zinctally.core.papers.PaperKind;
+import zinctally.store.paper.DraftStore;
+import zinctally.store.posting.Posting;
 
 /** Kits are made by a recipe, and one is taken apart again, without the mouse. */
 class MakingByKeyboardTest extends OwnBookTest {
@@ -93,6 +99,40 @@ class MakingByKeyboardTest extends OwnBookTest {
     page.waitForURL("**/drafts/*");
     post("5 → 20", "60 → 0");
     assertThat(page.textContent("body")).contains("Waited for", order, "Pick what can go");
+  }
+
+  @Test
+  void what_an_invoice_was_sent_ahead_for_is_made_as_far_as_it_is_not_here() {
+    for (String code : new String[] {"HIVE", "WALL"}) item(code, "FIFO", "NONE");
+    receive("HIVE", "2026-03-01", "2", "9.00");
+    receive("WALL", "2026-03-01", "40", "2.00");
+    begin("e");
+    page.fill("#item", "HIVE");
+    page.fill("#quantity", "1");
+    page.focus("[data-cell='rows.0.item']");
+    type("WALL", "4", "", "", "", "");
+    post("One each", "8.00");
+    long ahead =
+        desk.get(DraftStore.class)
+            .begin(
+                new Draft(
+                    PaperKind.INVOICE,
+                    Map.of(
+                        "date",
+                        "2026-03-02",
+                        "customer",
+                        "Fenwick Garden",
+                        "place",
+                        "Store",
+                        "goods",
+                        "later"),
+                    List.of(Map.of("item", "HIVE", "quantity", "5", "price", "20"))),
+                "owner");
+    page.navigate(desk.address + "/papers/" + desk.get(Posting.class).post(ahead, "owner"));
+    page.click("text=Make what is missing");
+    page.waitForURL("**/drafts/*");
+    assertThat(page.inputValue("#quantity")).isEqualTo("3");
+    post("24.00");
   }
 
   private static long id(String code) {

@@ -173,7 +173,7 @@ class HandleForms implements AreaForms {
                 suggest(
                     "order",
                     "For sales order",
-                    offered.papers("sales-order", PaperKind.SALES_ORDER)),
+                    offered.papers("sales-order", PaperKind.SALES_ORDER, PaperKind.INVOICE)),
                 field("notes", "Note")),
             List.of(
                 text("item", "Component", offered.items()),

@@ -20,7 +20,10 @@ import zinctally.store.paper.PostedPaper;
 import zinctally.web.paper.Followed;
 import zinctally.web.paper.Heads;
 
-/** Work orders for what sales orders wait for, and assemblies of what work orders wait for. */
+/**
+ * Work orders for what sales orders and invoices sent ahead wait for, and assemblies of what work
+ * orders wait for.
+ */
 @Component
 class WorkFollowed implements Followed {
   private final Catalogues catalogues;
@@ -57,8 +60,14 @@ class WorkFollowed implements Followed {
 
   private static List<Awaited> promised(PostedPaper order, BookCatalogue book) {
     return book.awaited(order.number()).stream()
-        .filter(a -> a.what() == Awaits.PROMISED_GOODS && a.openQuantity() > 0)
+        .filter(a -> a.openQuantity() > 0)
+        .filter(a -> a.what() == Awaits.PROMISED_GOODS || ahead(a))
         .toList();
+  }
+
+  /** Invoiced before it goes, and promised by no order. */
+  private static boolean ahead(Awaited line) {
+    return line.what() == Awaits.INVOICED_GOODS && line.order().paper() == 0;
   }
 
   private Optional<KnownRecipe> recipe(Awaited line, BookCatalogue book) {
@@ -71,8 +80,9 @@ class WorkFollowed implements Followed {
     for (Awaited line : promised(order, book)) {
       Optional<KnownRecipe> recipe = recipe(line, book);
       WhereaboutsStore.Parts parts = whereabouts.parts(line.item().id());
-      long lacking = Math.max(0, -parts.free() - parts.onOrder());
-      long missing = Math.min(line.openQuantity(), lacking);
+      // what is invoiced ahead is promised by nothing else
+      long free = parts.free() - (ahead(line) ? line.openQuantity() : 0);
+      long missing = Math.min(line.openQuantity(), -free - parts.onOrder());
       if (recipe.isEmpty() || missing <= 0) continue;
       Quantity many = new Quantity(missing);
       Map<String, String> fields = new HashMap<>(heads.defaults(PaperKind.WORK_ORDER));

@@ -56,7 +56,7 @@ public record Next(PaperKind kind, String words, boolean ahead) {
       if (open.awaits.contains(Awaits.PROMISED_GOODS))
         next.add(new Next(PaperKind.INVOICE, "Invoice ahead", true));
     }
-    if (open.awaits.contains(Awaits.PROMISED_GOODS))
+    if (open.any(Awaits.PROMISED_GOODS, Awaits.INVOICED_GOODS))
       next.add(new Next(PaperKind.WORK_ORDER, "Make what is missing"));
     if (open.awaits.contains(Awaits.TO_BE_MADE))
       next.add(new Next(PaperKind.ASSEMBLY, "Make what is left"));

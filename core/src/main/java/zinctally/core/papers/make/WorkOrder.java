@@ -22,7 +22,7 @@ import zinctally.core.papers.plan.Plan;
  *
  * @param expected when it should be done; null when not known
  * @param place where it is made
- * @param order the sales order that waits for it; empty for none
+ * @param order the sales order or invoice that waits for it; empty for none
  * @param partsCost minor units of its parts at present cost; empty when some has none
  */
 public record WorkOrder(

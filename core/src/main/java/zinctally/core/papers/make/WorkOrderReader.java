@@ -49,14 +49,18 @@ public final class WorkOrderReader {
                 reader.date, expected, reader.place, made, List.copyOf(parts), notes, order, cost));
   }
 
-  /** The sales order that waits for it. */
+  /** The sales order, or the invoice sent ahead, that waits for it. */
   private static String order(Reader in) {
     String typed = in.draft.field("order");
     boolean known =
         typed.isEmpty()
-            || in.book.awaited(typed).stream().anyMatch(a -> a.what() == Awaits.PROMISED_GOODS);
+            || in.book.awaited(typed).stream()
+                .anyMatch(
+                    a -> a.what() == Awaits.PROMISED_GOODS || a.what() == Awaits.INVOICED_GOODS);
     if (!known)
-      in.fault("order", "No sales order \"" + typed + "\" that waits for goods is posted here.");
+      in.fault(
+          "order",
+          "No sales order or invoice \"" + typed + "\" that waits for goods is posted here.");
     return typed;
   }
 

@@ -26,6 +26,8 @@ class NextTest {
             "Deliver what is here", "Send and invoice", "Invoice ahead", "Make what is missing");
     assertThat(after(PaperKind.SALES_ORDER, waiting(Awaits.PROMISED_INVOICE)))
         .containsExactly("Send and invoice");
+    assertThat(after(PaperKind.INVOICE, waiting(Awaits.INVOICED_GOODS)))
+        .containsExactly("Deliver what is here", "Make what is missing");
     assertThat(after(PaperKind.DELIVERY, waiting(Awaits.SENT_INVOICE)))
         .containsExactly("Invoice what went");
     assertThat(after(PaperKind.ADJUSTMENT, waiting())).isEmpty();
