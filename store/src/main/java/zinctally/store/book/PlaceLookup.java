@@ -12,6 +12,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Standing;
+import zinctally.store.sql.Here;
 
 /** Finds places, and standings of goods. */
 final class PlaceLookup {
@@ -24,7 +25,7 @@ final class PlaceLookup {
       from place p join standing t on t.id = p.standing_id left join place a on a.id = p.at_id
       left join party o on o.id = p.owner_id left join party h on h.id = p.host_id
       where\s""";
-  private static final String CHOSEN = " and p.kind not in ('REPAIRER', 'WAY')";
+  private static final String CHOSEN = " and " + Here.CHOSEN;
   private final JdbcClient sql;
   private final Map<String, Place> ours = new HashMap<>();
 

@@ -128,7 +128,7 @@ public class SupplierStore {
               card.active(),
               id)
           .update();
-      PlaceNames.follow(sql);
+      PlaceNames.followParty(sql, id);
       audit.write(
           login, "supplier", id, card.id() == 0 ? "made" : "changed", before, card.toString());
       return Optional.of(id);

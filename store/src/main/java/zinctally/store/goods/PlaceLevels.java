@@ -6,6 +6,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.number.Quantity;
 import zinctally.store.Audit;
+import zinctally.store.sql.Here;
 
 /** How much of an item each place should have. */
 @Repository
@@ -33,9 +34,10 @@ public class PlaceLevels {
             select p.id, p.name, coalesce(s.quantity, 0), m.least, m.most from place p
             left join place_stock s on s.place_id = p.id and s.item_id = :item
             left join item_place m on m.place_id = p.id and m.item_id = :item
-            where p.active and p.at_id is null and p.owner_id is null and p.kind not in ('REPAIRER', 'WAY')
+            where p.active and p.at_id is null and p.owner_id is null and %s
             order by p.name
-            """)
+            """
+                .formatted(Here.CHOSEN))
         .param("item", item)
         .query(
             (row, n) ->

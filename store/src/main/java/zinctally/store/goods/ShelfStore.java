@@ -3,6 +3,7 @@ package zinctally.store.goods;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import zinctally.store.sql.Here;
 
 /** What is where, place by place, and in what standing. */
 @Repository
@@ -37,15 +38,15 @@ public class ShelfStore {
             """
             select a.name as place, if(p.owner_id is not null, 'OTHERS', if(t.id = 1, 'GOOD', 'OTHER')),
               coalesce(o.name, t.name), count(*) as items,
-              sum(if(p.owner_id is null and h.on_hand <> 0,
-                round(h.worth * s.quantity / h.on_hand), 0)) as worth
+              coalesce(sum(%s), 0) as worth
             from place p join place a on a.id = coalesce(p.at_id, p.id)
             join standing t on t.id = p.standing_id left join party o on o.id = p.owner_id
             join place_stock s on s.place_id = p.id and s.quantity <> 0
             left join cost_pool h on h.item_id = s.item_id
             group by a.id, t.id, p.owner_id
             order by a.for_sale desc, a.id, p.owner_id is not null, t.id
-            """)
+            """
+                .formatted(Here.WORTH))
         .query(
             (row, n) ->
                 new Together(

@@ -186,14 +186,7 @@ public final class GoodsListings {
             new Column("item", "Item", "i.name", TEXT, "/goods/item/{item_id}/where"),
             new Column("shelf", "Shelf", "i.shelf", TEXT),
             new Column("quantity", "Quantity", "s.quantity", QUANTITY),
-            new Column(
-                    "worth",
-                    "Worth now",
-                    "if(p.owner_id is null and h.on_hand <> 0,"
-                        + " round(h.worth * s.quantity / h.on_hand), null)",
-                    MONEY,
-                    Papers.ITEM)
-                .ofCost()),
+            new Column("worth", "Worth now", Here.WORTH, MONEY, Papers.ITEM).ofCost()),
         "concat(lpad(i.id, 12, '0'), '.', lpad(p.id, 8, '0'))",
         "code",
         "Nothing is anywhere yet.");

@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 import zinctally.core.units.Unit;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listing.Column;
-import zinctally.store.sql.Waiting;
+import zinctally.store.sql.Here;
 
 /** What is made of what. */
 public final class RecipeListings {
@@ -22,13 +22,7 @@ public final class RecipeListings {
   private static final String ITEM = "/goods/item/{item_id}";
 
   /** Millionths of a part that may be taken. */
-  private static final String FREE =
-      """
-      (select coalesce(sum(s.quantity), 0) from place_stock s
-       join place l on l.id = s.place_id and l.for_sale where s.item_id = q.item_id)
-      - (select coalesce(sum(a.open_quantity), 0) from awaited a
-         where a.item_id = q.item_id and %s)"""
-          .formatted(Waiting.PROMISED);
+  private static final String FREE = Here.free("q.item_id");
 
   private RecipeListings() {}
 

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
 
 /** A posted paper, as it is shown. Amounts are minor units, quantities millionths. */
 public record PostedPaper(
@@ -61,6 +62,13 @@ public record PostedPaper(
       String returnReason,
       String place,
       String numbers) {}
+
+  /** Whether goods of a line came to the place it names; else they went from there. */
+  public boolean comesTo(Line line) {
+    return kind.side().isEmpty()
+        ? line.measure().micros() > 0
+        : kind.isWith(Party.Kind.CUSTOMER) && kind.is(PaperKind.Trait.VALUED);
+  }
 
   /**
    * What a rate of tax bears on.

@@ -159,7 +159,7 @@ public class PersonStore {
             .params("Erased " + id, id)
             .update();
     }
-    PlaceNames.follow(sql);
+    PlaceNames.followParty(sql, party.id());
     sql.sql("update reminder set words = '' where party_id = ?").param(party.id()).update();
     if (!kept) typed(party);
     sql.sql("call erase_person(?)").param(party.id()).update();

@@ -25,7 +25,7 @@ class PlacesMerged {
       fold(bench);
     }
     for (@Nullable Pair twice = twice(); twice != null; twice = twice()) fold(twice);
-    PlaceNames.follow(sql);
+    PlaceNames.followParty(sql, into);
   }
 
   private record Pair(long gone, long stays) {}

@@ -16,9 +16,7 @@ import zinctally.core.goods.Lot;
 import zinctally.core.papers.Newcomer;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.Party;
-import zinctally.core.papers.Place;
 import zinctally.core.papers.plan.Plan;
-import zinctally.store.Refused;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.sql.NewRow;
 
@@ -31,8 +29,10 @@ class Newcomers {
   private final JdbcClient sql;
   private final JdbcTemplate jdbc;
   private final GroupStore groups;
+  private final NewPlaces places;
 
-  Newcomers(JdbcClient sql, JdbcTemplate jdbc, GroupStore groups) {
+  Newcomers(JdbcClient sql, JdbcTemplate jdbc, GroupStore groups, NewPlaces places) {
+    this.places = places;
     this.sql = sql;
     this.jdbc = jdbc;
     this.groups = groups;
@@ -44,7 +44,7 @@ class Newcomers {
    * @throws Holding.LookAgain when another paper made one of them at the same moment
    */
   Paper make(Paper paper) {
-    Paper known = paper.withParties(this::made).withPlaces(this::made);
+    Paper known = paper.withParties(this::made).withPlaces(places::made);
     known.stocks().ifPresent(this::stock);
     List<Newcomer> newcomers = known.newcomers();
     if (newcomers.isEmpty()) return known;
@@ -146,56 +146,6 @@ class Newcomers {
                         + " on duplicate key update id = last_insert_id(id), active = true")
                 .params(party.kind().name(), party.name(), party.termsDays()));
     return new Party(id, party.kind(), party.name(), party.termsDays(), true);
-  }
-
-  /** A place where none of such goods were before; whoever comes first makes it. */
-  private Place made(Place place) {
-    if (place.id() != 0) return place;
-    long at = place.at();
-    if (at == 0 && !place.isPlain()) {
-      at = made(Place.fresh(place.host())).id();
-    }
-    long id =
-        NewRow.id(
-            sql.sql(
-                    """
-                    insert into place (name, kind, at_id, standing_id, owner_id, host_id, tax_rate_id, for_sale)
-                    select :name, :kind, nullif(:at, 0), t.id, :owner, :host, a.tax_rate_id,
-                      coalesce(a.for_sale, false) and t.free and :owner is null
-                    from standing t left join place a on a.id = :at where t.id = :standing
-                    on duplicate key update id = last_insert_id(place.id)
-                    """)
-                .param("name", place.name())
-                .param("kind", place.kind().name())
-                .param("at", at)
-                .param("standing", place.standing().id())
-                .param("owner", place.owner() == null ? null : place.owner().id())
-                .param("host", place.host() == null ? null : place.host().id()));
-    if (!isSame(id, at, place))
-      throw Refused.because(
-          "There is a place called "
-              + place.name()
-              + " already that is another; rename it under"
-              + " Set up, Places.");
-    return new Place(
-        id,
-        place.name(),
-        place.kind(),
-        at == 0 ? id : at,
-        place.site(),
-        place.standing(),
-        place.owner(),
-        place.host());
-  }
-
-  private boolean isSame(long id, long at, Place place) {
-    return sql.sql(
-            "select coalesce(at_id, 0) = ? and standing_id = ? and coalesce(owner_id, 0) = ? and kind = ?"
-                + " from place where id = ?")
-        .params(at, place.standing().id(), place.owner() == null ? 0 : place.owner().id())
-        .params(place.kind().name(), id)
-        .query(Boolean.class)
-        .single();
   }
 
   /** A plan with the lots it names for the first time made. */

@@ -153,7 +153,7 @@ public class CustomerStore {
                   card.active(),
                   id))
           .update();
-      PlaceNames.follow(sql);
+      PlaceNames.followParty(sql, id);
       audit.write(
           login, "customer", id, card.id() == 0 ? "made" : "changed", before, card.toString());
       return Optional.of(id);

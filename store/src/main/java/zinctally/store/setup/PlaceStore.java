@@ -4,14 +4,14 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.Place;
+import zinctally.store.sql.Here;
 import zinctally.store.sql.NewRow;
 import zinctally.store.sql.PlaceNames;
 
 /** Where goods are, and in what standings. */
 @Repository
 public class PlaceStore {
-  private static final String CHOSEN =
-      "active and owner_id is null and kind not in ('REPAIRER', 'WAY')";
+  private static final String CHOSEN = "p.active and p.owner_id is null and " + Here.CHOSEN;
   private final JdbcClient sql;
 
   PlaceStore(JdbcClient sql) {
@@ -20,7 +20,10 @@ public class PlaceStore {
 
   /** Names of places in use, those whose goods are not free last. */
   public List<String> inUse() {
-    return sql.sql("select name from place where " + CHOSEN + " order by for_sale desc, at_id, id")
+    return sql.sql(
+            "select p.name from place p where "
+                + CHOSEN
+                + " order by p.for_sale desc, p.at_id, p.id")
         .query(String.class)
         .list();
   }
@@ -28,10 +31,10 @@ public class PlaceStore {
   /** Those whose goods may be sold. */
   public List<String> thatSell() {
     return sql.sql(
-            "select name from place where "
+            "select p.name from place p where "
                 + CHOSEN
-                + " and exists (select 1 from standing t where t.id = standing_id and t.sold)"
-                + " order by for_sale desc, at_id, id")
+                + " and exists (select 1 from standing t where t.id = p.standing_id and t.sold)"
+                + " order by p.for_sale desc, p.at_id, p.id")
         .query(String.class)
         .list();
   }
@@ -39,9 +42,9 @@ public class PlaceStore {
   /** Those, whatever the standing of what is there, without more: where goods can come to. */
   public List<String> plain() {
     return sql.sql(
-            "select name from place where "
+            "select p.name from place p where "
                 + CHOSEN
-                + " and at_id is null order by for_sale desc, id")
+                + " and p.at_id is null order by p.for_sale desc, p.id")
         .query(String.class)
         .list();
   }
@@ -50,10 +53,11 @@ public class PlaceStore {
   public List<String> ofOthers() {
     return sql.sql(
             """
-            select name from place p where owner_id is not null and kind not in ('REPAIRER', 'WAY')
+            select p.name from place p where p.owner_id is not null and %s
               and exists (select 1 from place_stock s where s.place_id = p.id and s.quantity <> 0)
-            order by name limit 500
-            """)
+            order by p.name limit 500
+            """
+                .formatted(Here.CHOSEN))
         .query(String.class)
         .list();
   }
@@ -82,9 +86,10 @@ public class PlaceStore {
             """
             select p.id, p.name, p.kind, coalesce(t.code, ''), p.for_sale, p.active from place p
             left join tax_rate t on t.id = p.tax_rate_id
-            where p.at_id is null and p.owner_id is null and p.kind not in ('REPAIRER', 'WAY')
+            where p.at_id is null and p.owner_id is null and %s
             order by p.for_sale desc, p.id
-            """)
+            """
+                .formatted(Here.CHOSEN))
         .query(
             (r, n) ->
                 new Row(

@@ -11,7 +11,6 @@ import zinctally.store.listing.Listing;
 import zinctally.store.listing.ProveListings;
 import zinctally.store.listing.ValuationListings;
 import zinctally.store.setup.PlaceStore;
-import zinctally.store.setup.SetupStore;
 import zinctally.web.listing.Area;
 import zinctally.web.listing.Asked;
 import zinctally.web.listing.ListPage;
@@ -22,7 +21,7 @@ import zinctally.web.listing.ListPage.Link;
 class AskLists {
   @Bean
   @Order(7)
-  Area askArea(BookStore books, SetupStore setup, PlaceStore places) {
+  Area askArea(BookStore books, PlaceStore places) {
     return Area.of(
         "ask",
         "Ask",

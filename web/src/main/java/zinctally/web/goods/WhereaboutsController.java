@@ -2,8 +2,8 @@ package zinctally.web.goods;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -50,26 +50,14 @@ class WhereaboutsController {
 
     /** Those that there are; what is free is always said. */
     static List<Part> of(Units units, WhereaboutsStore.Parts parts) {
-      Stream<Part> free = Stream.of(of(units, "Free", parts.free(), "at"));
-      return Stream.concat(
-              free,
-              Stream.of(
-                      parts.promised() == 0
-                          ? null
-                          : of(units, "Promised", parts.promised(), "promised"),
-                      parts.apart() == 0 ? null : of(units, "Kept apart", parts.apart(), "at"),
-                      parts.onTheWay() == 0
-                          ? null
-                          : of(units, "On the way", parts.onTheWay(), "at"),
-                      parts.elsewhere() == 0
-                          ? null
-                          : of(units, "Elsewhere", parts.elsewhere(), "at"),
-                      parts.onOrder() == 0
-                          ? null
-                          : of(units, "On order", parts.onOrder(), "coming"),
-                      parts.ofOthers() == 0 ? null : of(units, "Of others", parts.ofOthers(), "at"))
-                  .filter(p -> p != null))
-          .toList();
+      List<Part> said = new ArrayList<>(List.of(of(units, "Free", parts.free(), "at")));
+      if (parts.promised() != 0) said.add(of(units, "Promised", parts.promised(), "promised"));
+      if (parts.apart() != 0) said.add(of(units, "Kept apart", parts.apart(), "at"));
+      if (parts.onTheWay() != 0) said.add(of(units, "On the way", parts.onTheWay(), "at"));
+      if (parts.elsewhere() != 0) said.add(of(units, "Elsewhere", parts.elsewhere(), "at"));
+      if (parts.onOrder() != 0) said.add(of(units, "On order", parts.onOrder(), "coming"));
+      if (parts.ofOthers() != 0) said.add(of(units, "Of others", parts.ofOthers(), "at"));
+      return said;
     }
   }
 

@@ -28,7 +28,6 @@ import zinctally.store.count.CountSheets;
 import zinctally.store.count.Scope;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.setup.PlaceStore;
-import zinctally.store.setup.SetupStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
@@ -44,7 +43,6 @@ class CountController {
   private final CountSheets sheets;
   private final CountLines lines;
   private final CountClosing closing;
-  private final SetupStore setup;
   private final PlaceStore places;
   private final GroupStore groups;
   private final Say say;
@@ -55,7 +53,6 @@ class CountController {
       CountSheets sheets,
       CountLines lines,
       CountClosing closing,
-      SetupStore setup,
       PlaceStore places,
       GroupStore groups,
       Say say,
@@ -64,7 +61,6 @@ class CountController {
     this.sheets = sheets;
     this.lines = lines;
     this.closing = closing;
-    this.setup = setup;
     this.places = places;
     this.groups = groups;
     this.say = say;

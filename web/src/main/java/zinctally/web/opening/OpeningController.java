@@ -22,7 +22,6 @@ import zinctally.store.opening.OpeningStore;
 import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.setup.PlaceStore;
-import zinctally.store.setup.SetupStore;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.SetsUp;
 
@@ -33,7 +32,6 @@ class OpeningController {
 
   private final DraftStore drafts;
 
-  private final SetupStore setup;
   private final PlaceStore places;
 
   private final GroupStore groups;
@@ -43,13 +41,11 @@ class OpeningController {
   OpeningController(
       OpeningStore opening,
       DraftStore drafts,
-      SetupStore setup,
       PlaceStore places,
       GroupStore groups,
       BookStore books) {
     this.opening = opening;
     this.drafts = drafts;
-    this.setup = setup;
     this.places = places;
     this.groups = groups;
     this.books = books;

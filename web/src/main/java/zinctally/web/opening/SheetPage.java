@@ -18,7 +18,6 @@ import zinctally.core.proof.Proof;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.posting.Proving;
 import zinctally.store.setup.PlaceStore;
-import zinctally.store.setup.SetupStore;
 import zinctally.web.paper.Windows;
 
 /** Shows the sheet of opening stock with its proof. */
@@ -28,12 +27,10 @@ class SheetPage {
   private static final int SHOWN_ROWS = 200;
   private static final int GRID_ROWS = 12;
   private final Proving proving;
-  private final SetupStore setup;
   private final PlaceStore places;
 
-  SheetPage(Proving proving, SetupStore setup, PlaceStore places) {
+  SheetPage(Proving proving, PlaceStore places) {
     this.proving = proving;
-    this.setup = setup;
     this.places = places;
   }
 

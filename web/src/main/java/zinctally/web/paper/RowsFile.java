@@ -37,7 +37,6 @@ record RowsFile(List<Map<String, String>> rows, List<String> leftOut) {
           Map.entry("serial", "numbers"),
           Map.entry("serial number", "numbers"),
           Map.entry("serial numbers", "numbers"),
-          Map.entry("price", "price"),
           Map.entry("unit price", "price"),
           Map.entry("vat", "tax"));
 

@@ -23,7 +23,6 @@ import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.sell.TillStore;
 import zinctally.store.setup.PlaceStore;
-import zinctally.store.setup.SetupStore;
 import zinctally.web.paper.Heads;
 import zinctally.web.paper.TypedDraft;
 import zinctally.web.paper.Windows;
@@ -41,7 +40,6 @@ class CounterController {
 
   private final Heads heads;
 
-  private final SetupStore setup;
   private final PlaceStore places;
 
   private final CounterReceipt receipts;
@@ -55,7 +53,6 @@ class CounterController {
       DraftStore drafts,
       PaperStore papers,
       Heads heads,
-      SetupStore setup,
       PlaceStore places,
       CounterReceipt receipts,
       CounterDesk desk,
@@ -65,7 +62,6 @@ class CounterController {
     this.drafts = drafts;
     this.papers = papers;
     this.heads = heads;
-    this.setup = setup;
     this.places = places;
     this.receipts = receipts;
     this.desk = desk;

@@ -78,14 +78,14 @@ public final class CustomersReader {
     List<GivenBack.Part> parts = new ArrayList<>();
     long wanted = goods.quantity().micros();
     long there = 0;
-    for (Awaited in1 : in.book.awaited(Awaits.TO_GIVE_BACK, who.id(), goods.item().id())) {
-      if (date != null && date.isBefore(in1.date())) continue;
-      long left = in1.openQuantity() - taken.getOrDefault(in1.id(), 0L);
+    for (Awaited came : in.book.awaited(Awaits.TO_GIVE_BACK, who.id(), goods.item().id())) {
+      if (date != null && date.isBefore(came.date())) continue;
+      long left = came.openQuantity() - taken.getOrDefault(came.id(), 0L);
       there += left;
       long some = Math.min(left, wanted);
       if (some <= 0) continue;
-      parts.add(new GivenBack.Part(in1.id(), new Quantity(some)));
-      taken.merge(in1.id(), some, Long::sum);
+      parts.add(new GivenBack.Part(came.id(), new Quantity(some)));
+      taken.merge(came.id(), some, Long::sum);
       wanted -= some;
     }
     if (wanted > 0)

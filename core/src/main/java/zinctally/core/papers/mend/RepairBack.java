@@ -61,7 +61,7 @@ public record RepairBack(
 
   @Override
   public Paper withPlaces(UnaryOperator<Place> made) {
-    List<Line> made1 =
+    List<Line> there =
         lines.stream()
             .map(
                 l ->
@@ -69,7 +69,7 @@ public record RepairBack(
                         ? l
                         : new Line(l.goods, l.of, made.apply(l.into), null, l.charge))
             .toList();
-    return new RepairBack(date, made.apply(bench), intoGoods, account, made1);
+    return new RepairBack(date, made.apply(bench), intoGoods, account, there);
   }
 
   @Override

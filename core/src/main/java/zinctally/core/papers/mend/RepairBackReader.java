@@ -86,14 +86,10 @@ public final class RepairBackReader {
   /** Where it comes to: good, unless the line says otherwise; it stays whosever it is. */
   private Place there(RowReader row) {
     String typed = row.cell("standing");
-    Optional<Standing> standing =
-        typed.isEmpty() ? Optional.of(Standing.GOOD) : in.book.standing(typed);
-    if (standing.isEmpty())
-      row.fault(
-          "standing", "There is no standing \"" + typed + "\"; Set up, Standings lists them.");
-    return into == null || bench == null || standing.isEmpty()
+    Standing standing = typed.isEmpty() ? Standing.GOOD : in.standing(row.at("standing"), typed);
+    return into == null || bench == null || standing == null
         ? null
-        : in.book.as(into, standing.get(), bench.owner());
+        : in.book.as(into, standing, bench.owner());
   }
 
   /** Minor units added to what comes back; null when they cannot be read. */

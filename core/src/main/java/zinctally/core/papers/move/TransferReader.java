@@ -3,7 +3,6 @@ package zinctally.core.papers.move;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Place;
@@ -48,13 +47,12 @@ public final class TransferReader {
    */
   private static Place into(Reader in, Place from) {
     String typed = in.draft.field("standing");
-    Optional<Standing> standing = typed.isEmpty() ? Optional.empty() : in.book.standing(typed);
-    if (!typed.isEmpty() && standing.isEmpty())
-      in.fault("standing", "There is no standing \"" + typed + "\"; Set up, Standings lists them.");
+    Standing said = typed.isEmpty() ? null : in.standing("standing", typed);
     boolean stays = in.draft.field("into").isEmpty() && !typed.isEmpty();
     Place there = stays ? from : in.place("into", in.draft.field("into"));
     if (there == null || from == null) return null;
-    Standing then = standing.orElse(there.isPlain() ? from.standing() : there.standing());
+    Standing asItIs = there.isPlain() ? from.standing() : there.standing();
+    Standing then = said == null ? asItIs : said;
     Place into = in.book.as(there, then, from.owner());
     if (into.at() == from.at() && then.id() == from.standing().id())
       in.fault(

@@ -24,6 +24,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.Standing;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.trade.CounterSale;
 import zinctally.core.papers.trade.Trade;
@@ -239,6 +240,14 @@ public final class Reader {
     if (place.isEmpty()) fault(cell, typed.isEmpty() ? "Which place?" : noPlace(typed));
     place.flatMap(this::notFrom).ifPresent(why -> fault(cell, why));
     return place.orElse(null);
+  }
+
+  /** The standing with a name; says so when there is none, and is null then. */
+  public Standing standing(String cell, String typed) {
+    Optional<Standing> standing = book.standing(typed);
+    if (standing.isEmpty())
+      fault(cell, "There is no standing \"" + typed + "\"; Set up, Standings lists them.");
+    return standing.orElse(null);
   }
 
   private String noPlace(String typed) {
