@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -42,6 +43,9 @@ public final class Across {
   private final Map<Long, CannotCost> failed = new HashMap<>();
   private final Set<Long> made = new HashSet<>();
 
+  /** What was made of an item's goods, as far as it was reached in any pass. */
+  private final Map<Long, Set<Making>> reached = new HashMap<>();
+
   private Across(Pools pools) {
     this.pools = pools;
   }
@@ -72,7 +76,10 @@ public final class Across {
       long item = stale.pollFirst();
       Recost recost = recost(item);
       if (recost == null) continue;
-      for (Making making : pools.madeOf(item, recost)) {
+      // what changed in an earlier pass and no longer does must be put back, too
+      Set<Making> makings = reached.computeIfAbsent(item, i -> new LinkedHashSet<>());
+      makings.addAll(pools.madeOf(item, recost));
+      for (Making making : makings) {
         making.results().forEach(r -> made.add(r.event()));
         if (known(making)) stale.addAll(flow(making));
       }

@@ -100,6 +100,41 @@ class AcrossTest {
     assertThat(after.get(KIT).end().worth()).isEqualTo(1344);
   }
 
+  /**
+   * A box comes out at 11.00 in the first pass and, once what it is made of is known, at the 10.00
+   * at which it is booked: the kit made of it is worth 10.00 again.
+   */
+  @Test
+  void what_changes_in_one_pass_and_not_in_the_next_is_put_back() {
+    Making box = new Making(List.of(of(FRAME, 102)), 0, List.of(into(BOX, 1, 1)));
+    Making kit =
+        new Making(
+            List.of(new Making.Component(BOX, 2, 1000L)),
+            0,
+            List.of(new Making.Result(KIT, 201, 1, 1000L)));
+    Map<Long, Replay> pools =
+        Map.of(
+            BOX, pool(Method.FIFO, new Story().in(1, 1100).out(1)),
+            FRAME, pool(Method.FIFO, new Story(100).in(1, 1000).out(1)),
+            KIT, pool(Method.FIFO, new Story(200).in(1, 1000)));
+    Across.Settled settled =
+        Across.settle(
+            List.of(BOX, FRAME),
+            new Across.Pools() {
+              @Override
+              public Recost recost(long item, Map<Long, Long> values) {
+                return pools.get(item).apply(values);
+              }
+
+              @Override
+              public List<Making> madeOf(long item, Recost recost) {
+                if (item == FRAME) return List.of(box);
+                return item == BOX && recost.values().get(2L) != -1000 ? List.of(kit) : List.of();
+              }
+            });
+    assertThat(settled.pools().get(KIT).values().get(201L)).isEqualTo(1000);
+  }
+
   /** By hand: a hive of 50.00 and 1.00 of labour, taken apart by weights 3, 2 and 2. */
   @Test
   void a_disassembly_shares_the_whole_to_the_cent() {
