@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.flow.Awaits;
@@ -18,6 +19,7 @@ import zinctally.store.check.Finding;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.ProveListings;
+import zinctally.store.paper.PaperText;
 import zinctally.store.prove.TieOutStore;
 import zinctally.store.sell.TillStore;
 
@@ -98,11 +100,34 @@ class RandomTradeTest {
           PaperKind.TAKEN_IN,
           PaperKind.GIVEN_BACK,
           PaperKind.ADJUSTMENT);
+  private static final List<PaperKind> CONSIGNING =
+      List.of(
+          PaperKind.BILL,
+          PaperKind.CHARGE,
+          PaperKind.INVOICE,
+          PaperKind.INVOICE,
+          PaperKind.INVOICE,
+          PaperKind.DELIVERY,
+          PaperKind.DELIVERY,
+          PaperKind.COUNTER_SALE,
+          PaperKind.CUSTOMER_RETURN,
+          PaperKind.TRANSFER,
+          PaperKind.ADJUSTMENT,
+          PaperKind.STOCK_COUNT,
+          PaperKind.CONSIGNMENT_IN,
+          PaperKind.CONSIGNMENT_IN,
+          PaperKind.CONSIGNMENT_IN,
+          PaperKind.CONSIGNMENT_BACK,
+          PaperKind.SETTLEMENT,
+          PaperKind.SETTLEMENT,
+          PaperKind.CONSIGNMENT_OUT,
+          PaperKind.HANDED_OVER,
+          PaperKind.AGREEMENT);
   private FreshBook book;
   private Random dice;
 
   @ParameterizedTest
-  @ValueSource(strings = {"buying", "selling", "handling", "making", "mending"})
+  @ValueSource(strings = {"buying", "selling", "handling", "making", "mending", "consigning"})
   void random_trade_in_any_order_ties_out_at_every_date(String way) {
     try (FreshBook own = new FreshBook()) {
       book = own;
@@ -115,24 +140,85 @@ class RandomTradeTest {
             case "selling" -> SELLING;
             case "making" -> MAKING;
             case "mending" -> MENDING;
+            case "consigning" -> CONSIGNING;
             default -> HANDLING;
           };
       for (int i = 0; i < 4; i++) own.item("R" + i, i % 2 == 0 ? "FIFO" : "AVERAGE");
       List<Long> posted = new ArrayList<>();
       if (kinds != BUYING)
         for (int i = 0; i < 4; i++) posted.add(own.bill("2026-01-15", "R" + i, "60", "3.33"));
+      if (kinds == CONSIGNING) agreements();
       for (int n = 0; n < 170; n++) {
         try {
           posted.add(anything(kinds.get(dice.nextInt(kinds.size()))));
         } catch (Refused asked) {
           continue;
         }
+        if (kinds == CONSIGNING && dice.nextInt(3) == 0) amended(posted.get(posted.size() - 1));
         if (dice.nextInt(8) == 0) voided(posted.get(dice.nextInt(posted.size())));
       }
       assertThat(posted.size()).isGreaterThan(90);
       tiesOut();
       for (int i = posted.size() - 1; i >= 0; i--) voided(posted.get(i));
       tiesOut();
+    }
+  }
+
+  /** One keeper has a cost for some and a share of the others, another a share of everything. */
+  private void agreements() {
+    book.sql()
+        .sql(
+            "insert into item_price (item_id, list_id, price) select i.id, min(l.id), 9 from item i"
+                + " join price_list l group by i.id")
+        .update();
+    book.paper(
+        PaperKind.AGREEMENT,
+        "2026-01-10",
+        Map.of("supplier", "Hana Keeper"),
+        "item cost share",
+        "R0",
+        "2.50",
+        "",
+        "R2",
+        "3",
+        "",
+        "",
+        "",
+        "40");
+    book.paper(
+        PaperKind.AGREEMENT,
+        "2026-01-10",
+        Map.of("supplier", "Orla Reed", "losses", "theirs", "discounts", "theirs"),
+        "item share least",
+        "",
+        "30",
+        "0.50");
+  }
+
+  /** Gives the lines of an invoice another quantity and price, if nothing goes on from it. */
+  private void amended(long paper) {
+    PaperText texts = book.get(PaperText.class);
+    record Head(String kind, int version) {}
+    Head head =
+        book.sql()
+            .sql("select kind, version from paper where id = ?")
+            .param(paper)
+            .query((row, n) -> new Head(row.getString(1), row.getInt(2)))
+            .single();
+    if (!head.kind.equals("INVOICE")) return;
+    Draft draft = texts.read(paper, head.version, PaperKind.INVOICE);
+    List<Map<String, String>> rows = new ArrayList<>();
+    for (Map<String, String> row : draft.rows()) {
+      Map<String, String> other = new HashMap<>(row);
+      other.put("price", "%d.%02d".formatted(1 + dice.nextInt(6), dice.nextInt(100)));
+      other.put("discount", dice.nextBoolean() ? "10" : "");
+      if (dice.nextBoolean()) other.put("quantity", String.valueOf(1 + dice.nextInt(9)));
+      rows.add(other);
+    }
+    try {
+      book.amend(paper, PaperKind.INVOICE, draft.fields(), rows);
+    } catch (Refused refused) {
+      assertThat(refused.faults()).isNotEmpty();
     }
   }
 
@@ -166,7 +252,8 @@ class RandomTradeTest {
               Awaits.RECEIVED_BILL,
               Awaits.BILLED_GOODS,
               Awaits.SENT_INVOICE,
-              Awaits.INVOICED_GOODS)) {
+              Awaits.INVOICED_GOODS,
+              Awaits.CONSIGNED_SOLD)) {
         long[] sum = {0};
         book.get(ListingStore.class)
             .all(
@@ -239,6 +326,11 @@ class RandomTradeTest {
         more.putAll(Map.of("into", "Van", "transfer", any(item, "'ON_THE_WAY'")));
         row.put("reason", dice.nextInt(3) == 0 ? "Breakage" : "");
       }
+      case SETTLEMENT -> {
+        row.put("quantity", String.valueOf(dice.nextInt(4)));
+        row.put("amount", dice.nextBoolean() ? "" : row.get("price"));
+      }
+      case AGREEMENT -> row.put(dice.nextBoolean() ? "cost" : "share", "2.25");
       case ADJUSTMENT ->
           row.putAll(Map.of("reason", "Breakage", "quantity", String.valueOf(dice.nextInt(9) - 6)));
       case WORK_ORDER -> more.putAll(Map.of("item", "R" + dice.nextInt(4), "quantity", "3"));
@@ -257,8 +349,21 @@ class RandomTradeTest {
     String place = kind == PaperKind.INVOICE && dice.nextInt(3) == 0 ? "Van" : "Store";
     if (kind == PaperKind.REPAIR_OUT && dice.nextInt(3) == 0) place = "Store, of Fenwick Garden";
     if (kind == PaperKind.TRANSFER && dice.nextInt(4) == 0) place = "Van, damaged";
+    String owner = dice.nextBoolean() ? "Hana Keeper" : "Orla Reed";
+    boolean consigning =
+        book.sql().sql("select count(*) from agreement_line").query(Long.class).single() > 0;
+    if (consigning) {
+      place =
+          List.of("Store", "Store", "Store", "Store, of " + owner, "At Fenwick Garden")
+              .get(dice.nextInt(5));
+      more.put("stay", dice.nextInt(5) == 0 ? "here" : "");
+    }
+    boolean theirs =
+        List.of("AGREEMENT", "CONSIGNMENT_IN", "CONSIGNMENT_BACK", "SETTLEMENT")
+            .contains(kind.name());
+    if (theirs) place = "Store";
     more.put("date", LocalDate.of(2026, 2, 1).plusDays(dice.nextInt(120)).toString());
-    more.put("supplier", "Orrin Joinery");
+    more.put("supplier", theirs ? owner : "Orrin Joinery");
     more.put("customer", "Fenwick Garden");
     more.put("place", place);
     return book.postAgreed(kind, more, List.of(row, work));

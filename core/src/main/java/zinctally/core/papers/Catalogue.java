@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
+import zinctally.core.goods.ItemGroup;
 import zinctally.core.goods.Lot;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
@@ -14,6 +15,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.number.Share;
 import zinctally.core.papers.back.CreditDue;
 import zinctally.core.papers.back.ReturnReason;
+import zinctally.core.papers.consign.Terms;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Traded;
@@ -63,6 +65,28 @@ public interface Catalogue {
 
   /** Where goods are that were sent from one place to another and are not there yet. */
   Place onTheWay();
+
+  /** Where a customer keeps goods of ours; not made yet when none have been there. */
+  Place atCustomer(Party who);
+
+  /** Goods of an item that suppliers have on consignment at a place, what came first first. */
+  List<Consigned> consigned(long item, Place place);
+
+  /**
+   * @param at the place, as that supplier's
+   * @param micros millionths there
+   * @param before millionths of them that the version before took, which are among these
+   */
+  record Consigned(Place at, long micros, long before) {}
+
+  /** Millionths that can leave a place from a day on. */
+  long onHand(long item, Place place, LocalDate from);
+
+  /** What is agreed with a supplier about an item, or its groups, on a day; empty for nothing. */
+  Optional<Terms> terms(long supplier, long item, LocalDate on);
+
+  /** A group of items. */
+  Optional<ItemGroup> group(String name);
 
   Optional<TaxRate> taxRate(String code);
 

@@ -1,6 +1,7 @@
 package zinctally.core.papers;
 
 import static zinctally.core.papers.PaperKind.Trait.ACROSS;
+import static zinctally.core.papers.PaperKind.Trait.AGREES;
 import static zinctally.core.papers.PaperKind.Trait.ANEW;
 import static zinctally.core.papers.PaperKind.Trait.ASKS_OF_PARTY;
 import static zinctally.core.papers.PaperKind.Trait.BILLS;
@@ -23,8 +24,10 @@ import static zinctally.core.papers.PaperKind.Trait.RECIPES;
 import static zinctally.core.papers.PaperKind.Trait.REPEATS;
 import static zinctally.core.papers.PaperKind.Trait.SELLS;
 import static zinctally.core.papers.PaperKind.Trait.SENDS;
+import static zinctally.core.papers.PaperKind.Trait.SETTLES;
 import static zinctally.core.papers.PaperKind.Trait.SHEET;
 import static zinctally.core.papers.PaperKind.Trait.STAYS;
+import static zinctally.core.papers.PaperKind.Trait.TAKES;
 import static zinctally.core.papers.PaperKind.Trait.VALUED;
 
 import java.util.Arrays;
@@ -64,8 +67,37 @@ public enum PaperKind {
   SUPPLIER_CREDIT(
       "Supplier's credit note", "SC", "", "buy", "credited", VALUED, ASKS_OF_PARTY, CREDITS),
   SUPPLIER_PAYMENT("Payment to supplier", "PS", "p", "buy", "pay bill", PAYS, HANDED),
+  AGREEMENT(
+      "Consignment agreement", "CA", "", "buy", "terms commission share of the price", AGREES),
+  CONSIGNMENT_IN(
+      "Consignment in",
+      "CI",
+      "g",
+      "buy",
+      "goods of others keeper brings sale or return",
+      MOVES_GOODS,
+      OF_ANYONE,
+      HANDED),
+  CONSIGNMENT_BACK(
+      "Consignment back",
+      "CB",
+      "",
+      "buy",
+      "goods of others fetched unsold back to their owner",
+      MOVES_GOODS,
+      OF_ANYONE,
+      HANDED),
+  SETTLEMENT(
+      "Consignment settlement",
+      "SE",
+      "",
+      "buy",
+      "pay out owed statement sold keeper",
+      VALUED,
+      SETTLES,
+      HANDED),
   SALES_ORDER("Sales order", "SO", "s", "sell", "so", ORDERS, PRICED, HANDED, ASKS_OF_PARTY),
-  DELIVERY("Delivery", "D", "d", "sell", "ship send goods", MOVES_GOODS, SENDS, HANDED),
+  DELIVERY("Delivery", "D", "d", "sell", "ship send goods", MOVES_GOODS, SENDS, TAKES, HANDED),
   INVOICE(
       "Invoice",
       "INV",
@@ -74,6 +106,7 @@ public enum PaperKind {
       "sale sell",
       MOVES_GOODS,
       SENDS,
+      TAKES,
       SELLS,
       PRICED,
       HANDED,
@@ -86,6 +119,7 @@ public enum PaperKind {
       "cash sale shop",
       MOVES_GOODS,
       SENDS,
+      TAKES,
       SELLS,
       PRICED,
       HANDED,
@@ -99,6 +133,24 @@ public enum PaperKind {
       "refund credit note exchange brought back",
       MOVES_GOODS,
       VALUED,
+      HANDED),
+  CONSIGNMENT_OUT(
+      "Consignment out",
+      "CO",
+      "",
+      "sell",
+      "ours at a customer stall sale or return",
+      MOVES_GOODS,
+      ACROSS,
+      HANDED),
+  HANDED_OVER(
+      "Handed over",
+      "HO",
+      "",
+      "sell",
+      "kept here collected bought stored",
+      MOVES_GOODS,
+      OF_ANYONE,
       HANDED),
   CUSTOMER_PAYMENT("Payment from customer", "PC", "m", "sell", "received money paid", PAYS, HANDED),
   TRANSFER(
@@ -163,6 +215,7 @@ public enum PaperKind {
       "handle",
       "stock take inventory physical counting",
       MOVES_GOODS,
+      TAKES,
       COUNTED),
   RECIPE("Recipe", "RE", "e", "handle", "bill of materials kit components batch", RECIPES),
   WORK_ORDER("Work order", "WO", "", "handle", "make build production job request", ORDERS),
@@ -182,7 +235,8 @@ public enum PaperKind {
       "take apart break down split unbundle kit",
       MOVES_GOODS,
       MAKES),
-  ADJUSTMENT("Adjustment", "A", "a", "handle", "breakage loss found shrinkage waste", MOVES_GOODS),
+  ADJUSTMENT(
+      "Adjustment", "A", "a", "handle", "breakage loss found shrinkage waste", MOVES_GOODS, TAKES),
   WRITE_DOWN("Write-down", "WD", "w", "handle", "net realisable value impairment"),
   START_TRACKING("Start of tracking", "ST", "", "goods", "keep in stock", CHANGES_ITEMS),
   RECOSTING("Recosting", "RK", "", "prove", "put right", STAYS, MENDS),
@@ -212,6 +266,10 @@ public enum PaperKind {
     ACROSS,
     /** It may move goods that are not ours. */
     OF_ANYONE,
+    /** Goods of a supplier become ours with it, and leave. */
+    TAKES,
+    /** It says what is owed for consigned goods: it moves and books nothing. */
+    AGREES,
     /** Goods come in with it and wait for it, or it for them. */
     BRINGS_IN,
     /** Goods that come back with it are an arrival of their own, which can be charged. */
@@ -240,6 +298,8 @@ public enum PaperKind {
     SHEET,
     /** It goes into the ledger as it is typed. */
     BY_HAND,
+    /** It pays out what is owed for consigned goods, and is owed as a bill. */
+    SETTLES,
     /** Money changes hands with it alone. */
     PAYS,
     /** Its lines have prices. */

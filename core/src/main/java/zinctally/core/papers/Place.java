@@ -61,6 +61,12 @@ public record Place(
     return new Place(0, name, Kind.REPAIRER, 0, name, Standing.GOOD, null, repairer);
   }
 
+  /** Where a customer keeps goods of ours, not made yet. */
+  public static Place freshAt(Party customer) {
+    String name = "At " + customer.name();
+    return new Place(0, name, Kind.CUSTOMER, 0, name, Standing.GOOD, null, customer);
+  }
+
   /** The same for goods in another standing or of another owner, not made yet. */
   public Place fresh(Standing other, @Nullable Party whose) {
     String name =

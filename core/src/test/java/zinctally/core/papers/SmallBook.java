@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.Method;
 import zinctally.core.goods.Item;
+import zinctally.core.goods.ItemGroup;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
@@ -23,6 +24,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.back.CreditDue;
 import zinctally.core.papers.back.ReturnReason;
+import zinctally.core.papers.consign.Terms;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Traded;
@@ -70,6 +72,9 @@ public final class SmallBook implements Catalogue {
   public final Map<Long, List<LateCharge>> charged = new HashMap<>();
   public final Map<String, String> numbersOfTheirs = new HashMap<>();
   public final Map<Long, Allowed.ListPrice> listed = new HashMap<>();
+  public final List<Consigned> consigned = new ArrayList<>();
+  public @Nullable Terms terms;
+  public long onHand;
   public Promised promised = new Promised(0, 0, "");
   public Free free = new Free(0, 0, 0, null);
   public LocalDate firstOpenDay = LocalDate.of(2025, 1, 1);
@@ -208,6 +213,31 @@ public final class SmallBook implements Catalogue {
   @Override
   public Place repairer(@Nullable Party who) {
     return Place.fresh(who);
+  }
+
+  @Override
+  public Place atCustomer(Party who) {
+    return Place.freshAt(who);
+  }
+
+  @Override
+  public List<Consigned> consigned(long item, Place place) {
+    return consigned;
+  }
+
+  @Override
+  public long onHand(long item, Place place, LocalDate from) {
+    return onHand;
+  }
+
+  @Override
+  public Optional<Terms> terms(long supplier, long item, LocalDate on) {
+    return Optional.ofNullable(terms);
+  }
+
+  @Override
+  public Optional<ItemGroup> group(String name) {
+    return name.equals("Honey") ? Optional.of(new ItemGroup(7, "Honey")) : Optional.empty();
   }
 
   @Override

@@ -66,7 +66,17 @@ final class AwaitedLookup {
       long paper,
       int line,
       Awaits what,
-      BiFunction<Item, List<Awaited.Arrival>, Awaited> complete) {}
+      long party,
+      BiFunction<Item, List<Awaited.Arrival>, Awaited> complete) {
+    boolean hasArrivals() {
+      return what == Awaits.RECEIVED_BILL || what == Awaits.CONSIGNED_SOLD;
+    }
+
+    /** Whose goods they were; zero for ours. */
+    long owner() {
+      return what == Awaits.CONSIGNED_SOLD ? party : 0;
+    }
+  }
 
   List<Awaited> awaited(String number) {
     List<Long> paper =
@@ -82,7 +92,9 @@ final class AwaitedLookup {
             .param("paper", paper.get(0)));
   }
 
-  private static final String OPEN = "a.open_quantity > 0";
+  /** Of what stands at an amount, that can be open when nothing else is. */
+  private static final String OPEN =
+      "(a.open_quantity > 0 or a.open_value <> 0 and a.what = 'CONSIGNED_SOLD')";
 
   private static final String OR_BROUGHT =
       " or a.id in (select awaited_id from fulfilment where paper_id = :amends)";
@@ -108,31 +120,37 @@ final class AwaitedLookup {
             r ->
                 r.complete.apply(
                     found.get(r.item),
-                    arrivals.getOrDefault(List.of(r.paper, (long) r.line), List.of())))
+                    arrivals.getOrDefault(List.of(r.paper, (long) r.line, r.owner()), List.of())))
         .toList();
   }
 
+  /** What came in with lines that wait for a bill, or became ours of a supplier's goods. */
   private Map<List<Long>, List<Awaited.Arrival>> arrivals(List<Row> rows) {
     Map<List<Long>, List<Awaited.Arrival>> arrivals = new HashMap<>();
-    List<Long> receipts =
-        rows.stream()
-            .filter(r -> r.what == Awaits.RECEIVED_BILL)
-            .map(Row::paper)
-            .distinct()
-            .toList();
-    if (receipts.isEmpty()) return arrivals;
+    List<Long> papers = rows.stream().filter(Row::hasArrivals).map(Row::paper).distinct().toList();
+    if (papers.isEmpty()) return arrivals;
     sql.sql(
-            "select id, paper_id, line as row_line, date, quantity from cost_event"
-                + " where paper_id in (:papers) and kind = 'IN' and not gone order by part, line")
-        .param("papers", receipts)
+            """
+            select e.id, e.paper_id, e.line, coalesce((
+                select max(p.owner_id) from quantity_move m join place p on p.id = m.place_id
+                where m.paper_id = e.paper_id and m.line = e.line and m.part = e.part
+                  and m.item_id = e.item_id and m.quantity < 0 and p.owner_id is not null), 0) as owner,
+              e.date, e.quantity
+            from cost_event e
+            where e.paper_id in (:papers) and e.kind = 'IN' and not e.gone order by e.part, e.line
+            """)
+        .param("papers", papers)
         .query(
             (row, n) ->
                 arrivals
                     .computeIfAbsent(
-                        List.of(row.getLong(2), row.getLong(3)), k -> new ArrayList<>())
+                        List.of(row.getLong(2), row.getLong(3), row.getLong("owner")),
+                        k -> new ArrayList<>())
                     .add(
                         new Awaited.Arrival(
-                            row.getLong(1), row.getObject(4, LocalDate.class), row.getLong(5))))
+                            row.getLong(1),
+                            row.getObject("date", LocalDate.class),
+                            row.getLong("quantity"))))
         .list();
     return arrivals;
   }
@@ -159,6 +177,7 @@ final class AwaitedLookup {
     long party = row.getLong("party_id");
     int line = row.getInt("line");
     long quantity = row.getLong("quantity");
+    long value = row.getLong("value");
     long openQuantity = row.getLong("open_quantity") + row.getLong("own_quantity");
     long openValue = row.getLong("open_value") + row.getLong("own_value");
     long net = row.getLong("net");
@@ -169,6 +188,7 @@ final class AwaitedLookup {
         paper,
         line,
         what,
+        party,
         (item, arrivals) ->
             new Awaited(
                 id,
@@ -181,6 +201,7 @@ final class AwaitedLookup {
                 line,
                 item,
                 quantity,
+                value,
                 openQuantity,
                 openValue,
                 net,

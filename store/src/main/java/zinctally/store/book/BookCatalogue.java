@@ -11,6 +11,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.goods.Item;
+import zinctally.core.goods.ItemGroup;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
@@ -23,6 +24,7 @@ import zinctally.core.papers.Standing;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.back.CreditDue;
 import zinctally.core.papers.back.ReturnReason;
+import zinctally.core.papers.consign.Terms;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Traded;
@@ -58,6 +60,8 @@ public final class BookCatalogue implements Catalogue {
   private final AwaitedLookup earlier;
   private final TradedLookup traded;
   private final RecipeLookup recipes;
+  private final ConsignLookup consigned;
+  private final GroupStore.Tree groups;
 
   BookCatalogue(
       JdbcClient sql,
@@ -78,7 +82,8 @@ public final class BookCatalogue implements Catalogue {
             book.firstOpenDay(),
             LocalDate.now(clock),
             book.taxOnSums());
-    this.items = new ItemLookup(sql, groups.tree(), amends != 0);
+    GroupStore.Tree tree = groups.tree();
+    this.items = new ItemLookup(sql, tree, amends != 0);
     this.named = new NamedLookup(sql, accounts.all());
     this.places = new PlaceLookup(sql);
     this.lots = new LotLookup(sql);
@@ -88,6 +93,8 @@ public final class BookCatalogue implements Catalogue {
     this.earlier = new AwaitedLookup(sql, amends, items::of);
     this.traded = new TradedLookup(sql, amends, items::of, earlier);
     this.recipes = new RecipeLookup(sql, amends);
+    this.consigned = new ConsignLookup(sql, amends, places);
+    this.groups = tree;
   }
 
   @Override
@@ -263,6 +270,31 @@ public final class BookCatalogue implements Catalogue {
   @Override
   public Place repairer(@Nullable Party who) {
     return places.repairer(who);
+  }
+
+  @Override
+  public Place atCustomer(Party who) {
+    return places.atCustomer(who);
+  }
+
+  @Override
+  public List<Consigned> consigned(long item, Place place) {
+    return consigned.consigned(item, place);
+  }
+
+  @Override
+  public long onHand(long item, Place place, LocalDate from) {
+    return consigned.onHand(item, place.id(), from);
+  }
+
+  @Override
+  public Optional<Terms> terms(long supplier, long item, LocalDate on) {
+    return consigned.terms(supplier, item, on);
+  }
+
+  @Override
+  public Optional<ItemGroup> group(String name) {
+    return groups.named(name).map(g -> new ItemGroup(g.id(), g.name()));
   }
 
   @Override

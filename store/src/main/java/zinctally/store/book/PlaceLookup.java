@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.papers.Party;
@@ -109,6 +110,23 @@ final class PlaceLookup {
     return one(sql.sql(PLACE + "p.kind = 'REPAIRER' and p.at_id is null and p.host_id <=> ?")
             .param(who == null ? null : who.id()))
         .orElseGet(() -> Place.fresh(who));
+  }
+
+  Place atCustomer(Party who) {
+    if (who.id() == 0) return Place.freshAt(who);
+    return one(sql.sql(PLACE + "p.kind = 'CUSTOMER' and p.at_id is null and p.host_id = ?")
+            .param(who.id()))
+        .orElseGet(() -> Place.freshAt(who));
+  }
+
+  /** Where suppliers have good goods, by the place alone. */
+  Map<Long, List<Place>> consigned() {
+    return sql
+        .sql(PLACE + "o.kind = 'SUPPLIER' and p.standing_id = 1" + CHOSEN)
+        .query((row, n) -> place(row))
+        .list()
+        .stream()
+        .collect(Collectors.groupingBy(Place::at));
   }
 
   Optional<Place> wentTo(String paperNumber) {

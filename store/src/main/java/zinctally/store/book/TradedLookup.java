@@ -51,7 +51,7 @@ final class TradedLookup {
       """
       select e.id as event, e.line, e.quantity from cost_event e
       where e.paper_id = :paper and not e.gone
-        and (e.kind in ('IN', 'OUT') and not :anew or e.kind = 'BACK' and :anew)
+        and (e.kind = if(:goes, 'OUT', 'IN') and not :anew or e.kind = 'BACK' and :anew)
         and (not :sent or e.contra_account in (
           select id from account where role = 'SENT_NOT_INVOICED'))
       union all
@@ -60,7 +60,7 @@ final class TradedLookup {
         where paper_id = :paper group by awaited_id, line having quantity > 0) f
       join awaited a on a.id = f.awaited_id and a.what in ('RECEIVED_BILL', 'SENT_INVOICE')
       join cost_event e on e.paper_id = a.paper_id and e.line = a.line and not e.gone
-        and (e.kind = 'IN' or e.kind = 'OUT' and e.contra_account in (
+        and (e.kind = 'IN' and not :goes or e.kind = 'OUT' and e.contra_account in (
           select id from account where role = 'SENT_NOT_INVOICED'))
       where :asks
       union all
@@ -70,7 +70,7 @@ final class TradedLookup {
         where a.paper_id = :paper and a.what in ('BILLED_GOODS', 'INVOICED_GOODS')
         group by f.paper_id, f.line, a.line having quantity > 0) f
       join cost_event e on e.paper_id = f.paper_id and e.line = f.moved_line
-        and not e.gone and (e.kind = 'IN' or e.kind = 'OUT' and e.contra_account not in (
+        and not e.gone and (e.kind = 'IN' and not :goes or e.kind = 'OUT' and e.contra_account not in (
           select id from account where role = 'SENT_NOT_INVOICED'))
       where :asks""";
 
@@ -126,6 +126,7 @@ final class TradedLookup {
                     left join tax_rate t on t.id = l.tax_rate_id
                     order by g.line, e.date, e.sequence, e.part, e.line""")
             .param("paper", paper.id)
+            .param("goes", paper.kind.is(SENDS))
             .param("sent", paper.kind.is(SENDS) && !paper.kind.is(SELLS))
             .param("asks", paper.kind.is(BILLS) || paper.kind.is(SELLS))
             .param("anew", paper.kind.is(Trait.ANEW))

@@ -10,14 +10,14 @@ final class GoodsRules {
   private static Rule waited(String says, String what, String places) {
     return new Rule(
         says,
-        "select count(*) from awaited where what = '" + what + "'",
+        "select count(*) from awaited where what in ('" + what + "')",
         """
         select i.code as name, coalesce(s.quantity, 0) as q1, coalesce(w.quantity, 0) as q2
         from item i
         left join (select t.item_id, sum(t.quantity) as quantity from place_stock t
           join place p on p.id = t.place_id and %s group by t.item_id) s on s.item_id = i.id
         left join (select item_id, sum(open_quantity) as quantity from awaited
-          where what = '%s' group by item_id) w on w.item_id = i.id
+          where what in ('%s') group by item_id) w on w.item_id = i.id
         where coalesce(s.quantity, 0) <> coalesce(w.quantity, 0)"""
             .formatted(places, what));
   }
@@ -33,8 +33,8 @@ final class GoodsRules {
               "IN_REPAIR",
               "p.kind = 'REPAIRER'"),
           waited(
-              "what is here of customers' own goods is what was taken in and not given back",
-              "TO_GIVE_BACK",
+              "what is here of customers' goods is what was taken in or kept and not handed over",
+              "TO_GIVE_BACK', 'KEPT_HERE",
               "exists (select 1 from party o where o.id = p.owner_id and o.kind = 'CUSTOMER')"),
           new Rule(
               "each item's head is the sum of its cost entries",

@@ -17,7 +17,13 @@ class SumChecks {
   }
 
   private static final List<Rule> RULES =
-      Stream.of(LedgerRules.ALL, GoodsRules.ALL, CountRules.ALL, MakingRules.ALL, PaperRules.ALL)
+      Stream.of(
+              LedgerRules.ALL,
+              GoodsRules.ALL,
+              CountRules.ALL,
+              MakingRules.ALL,
+              ConsignRules.ALL,
+              PaperRules.ALL)
           .flatMap(List::stream)
           .toList();
 

@@ -83,7 +83,8 @@ public class MergeStore {
             select (select count(*) from paper where party_id = :id),
               (select count(*) from open_item where party_id = :id and open <> 0),
               (select coalesce(sum(open), 0) from open_item where party_id = :id and open <> 0),
-              (select count(*) from awaited where party_id = :id and open_quantity > 0)
+              (select count(*) from awaited where party_id = :id
+                and (open_quantity > 0 or open_value <> 0))
             """)
         .param("id", id)
         .query((row, n) -> new Has(row.getLong(1), row.getLong(2), row.getLong(3), row.getLong(4)))
@@ -113,7 +114,7 @@ public class MergeStore {
    * posted, and has asked for a {@link #refusal}.
    */
   public void merge(Named from, Named into, String login) {
-    for (String table : List.of("paper", "open_item", "awaited", "journal_line"))
+    for (String table : List.of("paper", "open_item", "awaited", "journal_line", "agreement_line"))
       move("update " + table + " set party_id = ? where party_id = ?", from, into);
     supplierItems(from, into);
     if (from.kind() == Party.Kind.SUPPLIER)

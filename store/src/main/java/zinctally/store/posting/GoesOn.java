@@ -34,6 +34,8 @@ class GoesOn {
           same.isPresent()
               && own.what() != Awaits.SENT_INVOICE
               && (!booked
+                  || own.what() == Awaits.CONSIGNED_SOLD
+                      && same.get().quantity().micros() >= own.filled()
                   || same.get().quantity().micros() == own.quantity()
                       && same.get().value().orElseThrow().minor() == own.value());
       if (stays) continue;

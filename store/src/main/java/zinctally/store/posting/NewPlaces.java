@@ -3,6 +3,7 @@ package zinctally.store.posting;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Place;
+import zinctally.core.papers.Standing;
 import zinctally.store.Refused;
 import zinctally.store.sql.NewRow;
 
@@ -19,7 +20,7 @@ class NewPlaces {
   Place made(Place place) {
     if (place.id() != 0) return place;
     long at = place.at();
-    if (at == 0 && !place.isPlain()) at = made(Place.fresh(place.host())).id();
+    if (at == 0 && !place.isPlain()) at = made(place.fresh(Standing.GOOD, null)).id();
     long id =
         NewRow.id(
             sql.sql(

@@ -29,6 +29,7 @@ class OwnWaits {
       int line,
       long item,
       String itemName,
+      long party,
       long quantity,
       long value,
       long openQuantity,
@@ -61,6 +62,7 @@ class OwnWaits {
                     row.getInt("line"),
                     row.getLong("item_id"),
                     row.getString("name"),
+                    row.getLong("party_id"),
                     row.getLong("quantity"),
                     row.getLong("value"),
                     row.getLong("open_quantity"),
@@ -74,7 +76,10 @@ class OwnWaits {
   /** What a next version waits for in its place. */
   static Optional<Plan.Wait> same(Own own, List<Plan.Wait> waits) {
     List<Plan.Wait> alike =
-        waits.stream().filter(w -> w.what() == own.what && w.item() == own.item).toList();
+        waits.stream()
+            .filter(w -> w.what() == own.what && w.item() == own.item)
+            .filter(w -> own.what != Awaits.CONSIGNED_SOLD || w.party() == own.party)
+            .toList();
     return alike.stream()
         .filter(w -> w.line() == own.line)
         .findFirst()

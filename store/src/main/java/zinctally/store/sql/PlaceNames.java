@@ -3,14 +3,15 @@ package zinctally.store.sql;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /**
- * What places are called after: the place alone, the standing, the owner, the repairer. A name that
- * another place has already stays as it was.
+ * What places are called after: the place alone, the standing, the owner, whom it is with. A name
+ * that another place has already stays as it was.
  */
 public final class PlaceNames {
   private static final String BENCHES =
       """
-      update ignore place p join party w on w.id = p.host_id set p.name = w.name
-      where p.kind = 'REPAIRER' and p.at_id is null and p.name <> w.name""";
+      update ignore place p join party w on w.id = p.host_id
+      set p.name = if(p.kind = 'REPAIRER', w.name, concat('At ', w.name))
+      where p.at_id is null""";
   private static final String PARTS =
       """
       update ignore place p join place a on a.id = p.at_id

@@ -2,7 +2,6 @@ package zinctally.core.papers.count;
 
 import java.time.LocalDate;
 import java.util.List;
-import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
@@ -10,7 +9,8 @@ import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
-import zinctally.core.papers.flow.Numbered;
+import zinctally.core.papers.consign.Owing;
+import zinctally.core.papers.consign.PutRight;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 
@@ -25,29 +25,23 @@ public record StockCount(LocalDate date, Place place, long sheet, List<Line> lin
   /**
    * @param expected base units that the book held when it was counted
    * @param counted base units, from zero
-   * @param value minor units of what is over; zero for what is missing, whose cost the pool gives
    * @param reason its name; empty when nobody gave one
-   * @param account the reason's; Stock count differences without one
-   * @param numbers lots or serial numbers of the difference; empty for an item without
+   * @param goods what is over or missing
    */
   public record Line(
-      int row,
-      Item item,
       Quantity expected,
       Quantity counted,
       String unit,
-      long value,
       String reason,
-      long account,
       String memo,
-      List<Numbered> numbers) {
+      PutRight goods) {
     /** Base units; above zero is over, below is missing. */
     public Quantity apart() {
       return counted.minus(expected);
     }
 
     private String words(Quantity quantity) {
-      return item.units().typed(quantity);
+      return goods.item().units().typed(quantity);
     }
 
     private String wording() {
@@ -77,27 +71,20 @@ public record StockCount(LocalDate date, Place place, long sheet, List<Line> lin
     return lines.stream()
         .map(
             l ->
-                Row.of(l.row(), l.item())
-                    .on(l.account())
+                Row.of(l.goods.row(), l.goods.item())
+                    .on(l.goods.account())
                     .at(place)
                     .worded(l.wording())
                     .of(l.apart(), l.unit())
-                    .worth(l.value()))
+                    .worth(l.goods.value()))
         .toList();
   }
 
   @Override
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
-    for (Line line : lines)
-      stock.upOrDown(
-          line.row(),
-          line.item(),
-          place,
-          line.apart().micros(),
-          line.value(),
-          line.account(),
-          line.numbers());
-    return new Plan(stock.events, stock.moves, List.of(), List.of(), List.of());
+    Owing owing = new Owing(book, stock);
+    lines.forEach(line -> line.goods.at(place, stock, owing));
+    return owing.plan();
   }
 }

@@ -11,8 +11,8 @@ import zinctally.core.goods.Item;
 import zinctally.core.ledger.Role;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
-import zinctally.core.papers.flow.Numbered;
-import zinctally.core.papers.read.NumbersReader;
+import zinctally.core.papers.consign.PutRight;
+import zinctally.core.papers.consign.PutRightReader;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 import zinctally.core.papers.stock.Found;
@@ -23,13 +23,12 @@ import zinctally.core.units.Units;
 @NullUnmarked
 public final class StockCountReader {
   private final Reader in;
-  private final NumbersReader numbers;
+  private PutRightReader goods;
   private final Set<Map.Entry<Long, String>> seen = new HashSet<>();
   private Place place;
 
   private StockCountReader(Reader in) {
     this.in = in;
-    this.numbers = new NumbersReader(in);
   }
 
   public static Reading count(Reader in) {
@@ -39,6 +38,7 @@ public final class StockCountReader {
   private Reading read() {
     LocalDate date = in.date();
     place = in.place("place", in.draft.field("place"));
+    goods = new PutRightReader(in, date);
     long sheet = sheet();
     List<StockCount.Line> lines = new ArrayList<>();
     for (RowReader row : in.rows()) {
@@ -71,25 +71,22 @@ public final class StockCountReader {
       row.fault("item", item.name() + " has a line already; counts of one item are added up.");
     Reason reason = Found.reason(in, row, false);
     String memo = row.memo();
-    Long value = apart == null ? null : Found.worth(row, item, apart, in.book::presentCost);
+    Long value = apart == null ? null : Found.worth(row, item, apart, place, in.book::presentCost);
     row.facts(item, counted, value);
     if (apart == null) return null;
     row.beside("apart", item.units().say(apart.quantity()));
-    List<Numbered> given = List.of();
-    if (row.sound() && item.tracked())
-      given = numbers.upOrDown(row, item, apart.quantity().micros(), place);
     if (!row.sound() || value == null) return null;
-    return new StockCount.Line(
-        row.index(),
-        item,
-        expected.quantity(),
-        counted.quantity(),
-        counted.unit().sign(),
-        value,
-        reason == null ? "" : reason.name(),
-        reason == null ? in.book.account(Role.COUNT_DIFFERENCES).id() : reason.account(),
-        memo,
-        given);
+    long account = reason == null ? in.book.account(Role.COUNT_DIFFERENCES).id() : reason.account();
+    PutRight right = goods.of(row, item, place, apart.quantity().micros(), value, account);
+    return right == null
+        ? null
+        : new StockCount.Line(
+            expected.quantity(),
+            counted.quantity(),
+            counted.unit().sign(),
+            reason == null ? "" : reason.name(),
+            memo,
+            right);
   }
 
   private static Units.Typed apart(Units.Typed expected, Units.Typed counted) {

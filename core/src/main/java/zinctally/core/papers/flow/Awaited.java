@@ -15,6 +15,7 @@ import zinctally.core.papers.TaxRate;
  * @param number the paper's
  * @param line the paper's line
  * @param quantity millionths at first
+ * @param value minor units at first
  * @param openQuantity millionths still awaited; below zero when more has come
  * @param openValue minor units that stand on its account
  * @param net minor units of the whole line without tax
@@ -34,6 +35,7 @@ public record Awaited(
     int line,
     Item item,
     long quantity,
+    long value,
     long openQuantity,
     long openValue,
     long net,

@@ -29,7 +29,13 @@ public enum Awaits {
   /** Goods that are out for repair. */
   IN_REPAIR(Role.NONE),
   /** A customer's own goods, taken in to be mended. */
-  TO_GIVE_BACK(Role.NONE);
+  TO_GIVE_BACK(Role.NONE),
+  /** What is owed for consigned goods that were sold, or lost. */
+  CONSIGNED_SOLD(Role.OWED_FOR_CONSIGNED),
+  /** Goods that a customer has bought and that stay here for now. */
+  KEPT_HERE(Role.NONE),
+  /** Goods that were ordered on consignment. */
+  TO_BE_CONSIGNED(Role.NONE);
 
   private final Role role;
 

@@ -13,6 +13,7 @@ import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
+import zinctally.core.papers.consign.Taking;
 import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
@@ -34,6 +35,8 @@ public final class FlowReader {
 
   private final NumbersReader numbers;
 
+  private final Taking taking;
+
   private final Trading way;
 
   private final Drawing drawing;
@@ -48,6 +51,7 @@ public final class FlowReader {
     this.date = date;
     this.comesLater = "later".equals(in.draft.field("goods"));
     this.numbers = new NumbersReader(in);
+    this.taking = new Taking(in, date, numbers);
     this.way = Trading.of(in.draft.kind());
     this.drawing = new Drawing(way);
     this.against = new AgainstEarlier(in, way, who, drawing);
@@ -57,9 +61,10 @@ public final class FlowReader {
    * Goods or services of a bill or invoice.
    *
    * @param place where they come to or go from
-   * @param net minor units of the line without tax; null while they are not known
+   * @param price what the line brings without tax; null while that is not known
    */
-  public Flow asked(RowReader row, Item item, Place place, long micros, Long net) {
+  public Flow asked(RowReader row, Item item, Place place, long micros, Taking.Price price) {
+    Long net = price == null ? null : Long.valueOf(price.net());
     List<Awaited> named = named(row, "order or " + way.moving().word(), item);
     if (named == null) return Flow.NONE;
     boolean ofMoved = !named.isEmpty() && named.get(0).kind() == way.moving();
@@ -120,7 +125,19 @@ public final class FlowReader {
     }
     long now = item.stocked() ? left - after : 0;
     if (net != null) against.differences(row, item, micros, net, before, ordered);
-    return new Flow(now, before, after, ordered, numbers(row, item, place, now));
+    if (way.buying())
+      return new Flow(
+          now, before, after, ordered, arriving(row, item, place, now), List.of(), List.of());
+    Taking.Leaving leaving =
+        taking.leaving(row, item, place, now, () -> price == null ? null : price.of(now, micros));
+    return new Flow(
+        now,
+        before,
+        after,
+        ordered,
+        leaving.numbers(),
+        leaving.taken(),
+        price == null ? List.of() : taking.restated(named, before, price, micros));
   }
 
   /** Goods of a receipt or delivery: of papers that asked first, of orders, or of neither. */
@@ -161,16 +178,20 @@ public final class FlowReader {
               + way.billed()
               + (way.buying() ? " on %s and have not come." : " on %s and have not gone."),
           "these wait for " + (way.buying() ? "a bill" : "an invoice") + " of their own.");
-    return new Flow(left, before, 0, ordered, numbers(row, item, place, micros));
+    if (way.buying())
+      return new Flow(
+          left, before, 0, ordered, arriving(row, item, place, micros), List.of(), List.of());
+    List<Flow.Portion> agreed = ordered;
+    Taking.Leaving leaving =
+        taking.leaving(
+            row, item, place, micros, () -> taking.expected(item, who, micros, before, agreed));
+    return new Flow(left, before, 0, ordered, leaving.numbers(), leaving.taken(), List.of());
   }
 
-  /** Which lots or serial numbers move; none when something is wrong with them. */
-  private List<Numbered> numbers(RowReader row, Item item, Place place, long micros) {
+  /** Which lots or serial numbers come; none when something is wrong with them. */
+  private List<Numbered> arriving(RowReader row, Item item, Place place, long micros) {
     if (micros <= 0 || !item.tracked() || !item.stocked()) return List.of();
-    List<Numbered> given =
-        way.buying()
-            ? numbers.arriving(row, item, micros, place)
-            : numbers.leaving(row, item, micros, place);
+    List<Numbered> given = numbers.arriving(row, item, micros, place);
     return given == null ? List.of() : given;
   }
 
@@ -227,6 +248,7 @@ public final class FlowReader {
     Awaited first =
         found.stream()
             .filter(a -> a.number().equalsIgnoreCase(number))
+            .filter(a -> a.what() != Awaits.CONSIGNED_SOLD)
             .findFirst()
             .orElse(found.get(0));
     if (who != null && first.party() != who.id()) {

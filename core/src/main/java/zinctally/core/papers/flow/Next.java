@@ -66,8 +66,16 @@ public record Next(PaperKind kind, String words, boolean ahead) {
       next.add(new Next(PaperKind.REPAIR_BACK, "They are back"));
     if (open.awaits.contains(Awaits.TO_GIVE_BACK))
       next.add(new Next(PaperKind.GIVEN_BACK, "Give them back"));
+    if (open.awaits.contains(Awaits.TO_BE_CONSIGNED))
+      next.add(new Next(PaperKind.CONSIGNMENT_IN, "Goods have come"));
+    if (open.awaits.contains(Awaits.KEPT_HERE))
+      next.add(new Next(PaperKind.HANDED_OVER, "Hand them over"));
+    if (kind == PaperKind.CONSIGNMENT_OUT) {
+      next.add(new Next(PaperKind.INVOICE, "Invoice what they sold"));
+      next.add(new Next(PaperKind.TRANSFER, "Some come back"));
+    }
     if (kind == PaperKind.TAKEN_IN) next.add(new Next(PaperKind.INVOICE, "Invoice the work"));
-    if (open.owing && kind.is(PaperKind.Trait.BILLS))
+    if (open.owing && (kind.is(PaperKind.Trait.BILLS) || kind.is(PaperKind.Trait.SETTLES)))
       next.add(new Next(PaperKind.SUPPLIER_PAYMENT, "Pay"));
     if (open.owed && kind.is(PaperKind.Trait.SELLS))
       next.add(new Next(PaperKind.CUSTOMER_PAYMENT, "Payment has come"));

@@ -8,11 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.move.Moved;
+import zinctally.core.papers.move.MovedReader;
 import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
@@ -26,11 +29,11 @@ public final class CustomersReader {
     LocalDate date = in.date();
     Party who = in.party("customer", in.draft.field("customer"), Party.Kind.CUSTOMER);
     Place place = theirs(in, who);
-    LocalDate due = MendedReader.backBy(in, date, "they came");
+    LocalDate due = MovedReader.backBy(in, date, "they came");
     String note = in.text("notes");
     NumbersReader numbers = new NumbersReader(in);
-    List<Mended> lines =
-        MendedReader.lines(
+    List<Moved> lines =
+        MovedReader.lines(
             in,
             "; what goes back is a paper of its own.",
             "There is no line yet: what was brought, and what is wrong with it?",
@@ -47,13 +50,13 @@ public final class CustomersReader {
           "customer",
           typed.isEmpty()
               ? "To which customer? A name is enough."
-              : "Of \"" + typed + "\" nothing was taken in.");
+              : "Nothing of \"" + typed + "\" is here.");
     Party who = known.orElse(null);
     Place place = theirs(in, who);
     String note = in.text("notes");
     NumbersReader numbers = new NumbersReader(in);
-    List<Mended> goods =
-        MendedReader.lines(
+    List<Moved> goods =
+        MovedReader.lines(
             in,
             "; what comes in is a paper of its own.",
             "There is no line yet: what goes back?",
@@ -61,8 +64,9 @@ public final class CustomersReader {
     Map<Long, Long> taken = new HashMap<>();
     List<GivenBack.Line> lines = new ArrayList<>();
     if (who != null)
-      for (Mended one : goods) lines.add(new GivenBack.Line(one, of(in, one, who, date, taken)));
-    return in.done(() -> new GivenBack(date, who, place, note, List.copyOf(lines)));
+      for (Moved one : goods) lines.add(new GivenBack.Line(one, of(in, one, who, date, taken)));
+    return in.done(
+        () -> new GivenBack(in.draft.kind(), date, who, place, note, List.copyOf(lines)));
   }
 
   /** The place typed, for goods of somebody. */
@@ -71,14 +75,18 @@ public final class CustomersReader {
     return typed == null || who == null ? null : in.book.as(typed, typed.standing(), who);
   }
 
+  private static Awaits waits(Reader in) {
+    return in.draft.kind() == PaperKind.GIVEN_BACK ? Awaits.TO_GIVE_BACK : Awaits.KEPT_HERE;
+  }
+
   /** With which lines it was taken in, the oldest first. */
   private static List<GivenBack.Part> of(
-      Reader in, Mended goods, Party who, LocalDate date, Map<Long, Long> taken) {
+      Reader in, Moved goods, Party who, LocalDate date, Map<Long, Long> taken) {
     RowReader row = in.row(goods.row());
     List<GivenBack.Part> parts = new ArrayList<>();
     long wanted = goods.quantity().micros();
     long there = 0;
-    for (Awaited came : in.book.awaited(Awaits.TO_GIVE_BACK, who.id(), goods.item().id())) {
+    for (Awaited came : in.book.awaited(waits(in), who.id(), goods.item().id())) {
       if (date != null && date.isBefore(came.date())) continue;
       long left = came.openQuantity() - taken.getOrDefault(came.id(), 0L);
       there += left;
@@ -96,7 +104,7 @@ public final class CustomersReader {
               + who.name()
               + "'s "
               + goods.item().name()
-              + " are here to be given back.");
+              + " are here to be handed over.");
     return parts;
   }
 }

@@ -13,28 +13,27 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
+import zinctally.core.papers.move.Moved;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 
 /**
- * A customer's own goods that go back to him, mended or not. What it costs him is invoiced.
+ * A customer's goods that are here and go to him: his own that were mended, or what he bought and
+ * left here. Nothing is booked; what mending costs him is invoiced.
  *
+ * @param kind {@link PaperKind#GIVEN_BACK} or {@link PaperKind#HANDED_OVER}
  * @param place where they are, as that customer's
  */
-public record GivenBack(LocalDate date, Party customer, Place place, String note, List<Line> lines)
+public record GivenBack(
+    PaperKind kind, LocalDate date, Party customer, Place place, String note, List<Line> lines)
     implements Paper {
   /**
    * @param of what of it was taken in with which lines
    */
-  public record Line(Mended goods, List<Part> of) {}
+  public record Line(Moved goods, List<Part> of) {}
 
   /** Some of what one line took in. */
   public record Part(long awaited, Quantity quantity) {}
-
-  @Override
-  public PaperKind kind() {
-    return PaperKind.GIVEN_BACK;
-  }
 
   @Override
   public Optional<Party> party() {
@@ -43,7 +42,7 @@ public record GivenBack(LocalDate date, Party customer, Place place, String note
 
   @Override
   public Paper withPlaces(UnaryOperator<Place> made) {
-    return new GivenBack(date, customer, made.apply(place), note, lines);
+    return new GivenBack(kind, date, customer, made.apply(place), note, lines);
   }
 
   /** It asks for no money. */

@@ -19,6 +19,7 @@ import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
 import zinctally.core.papers.Sum;
 import zinctally.core.papers.flow.Awaited;
+import zinctally.core.papers.move.Moved;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 import zinctally.core.papers.stock.Reason;
@@ -42,7 +43,7 @@ public record RepairBack(
    * @param charge minor units of what mending it costs that are added to it
    */
   public record Line(
-      Mended goods, Awaited of, @Nullable Place into, @Nullable Reason scrap, long charge) {
+      Moved goods, Awaited of, @Nullable Place into, @Nullable Reason scrap, long charge) {
     private Place place() {
       return Objects.requireNonNull(into);
     }
@@ -88,7 +89,7 @@ public record RepairBack(
   }
 
   private Row row(Line line) {
-    Mended goods = line.goods;
+    Moved goods = line.goods;
     if (line.scrap == null) return goods.at(line.place()).worth(line.charge);
     return goods
         .at(bench)
@@ -114,7 +115,7 @@ public record RepairBack(
     Stocking stock = new Stocking();
     List<Plan.Fill> fills = new ArrayList<>();
     for (Line line : lines) {
-      Mended goods = line.goods;
+      Moved goods = line.goods;
       if (line.scrap != null)
         stock.out(
             goods.row(),

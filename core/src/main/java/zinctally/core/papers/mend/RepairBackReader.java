@@ -12,6 +12,8 @@ import zinctally.core.papers.Standing;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.StillAway;
+import zinctally.core.papers.move.Moved;
+import zinctally.core.papers.move.MovedReader;
 import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
@@ -65,8 +67,8 @@ public final class RepairBackReader {
   }
 
   private RepairBack.Line line(RowReader row) {
-    Mended goods =
-        MendedReader.line(
+    Moved goods =
+        MovedReader.line(
             row,
             "; what is still out is left out.",
             (r, item, micros) -> numbers.leaving(r, item, micros, bench));

@@ -14,6 +14,7 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
 import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.move.Moved;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 
@@ -35,7 +36,7 @@ public record RepairOut(
     @Nullable LocalDate due,
     long expected,
     String note,
-    List<Mended> lines)
+    List<Moved> lines)
     implements Paper {
   @Override
   public PaperKind kind() {

@@ -6,6 +6,8 @@ import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.move.Moved;
+import zinctally.core.papers.move.MovedReader;
 import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
 
@@ -21,18 +23,18 @@ public final class RepairOutReader {
     Place place = in.place("place", in.draft.field("place"));
     Place bench =
         place == null ? null : in.book.as(in.book.repairer(who), place.standing(), place.owner());
-    LocalDate due = MendedReader.backBy(in, date, "they go");
+    LocalDate due = MovedReader.backBy(in, date, "they go");
     String charge = in.draft.field("expected");
     Long expected = charge.isEmpty() ? Long.valueOf(0) : in.money("expected", charge);
     String note = in.text("notes");
     NumbersReader numbers = new NumbersReader(in);
-    List<Mended> lines =
-        MendedReader.lines(
+    List<Moved> lines =
+        MovedReader.lines(
             in,
             "; what comes back is a paper of its own.",
             "There is no line yet: what goes out, and what is wrong with it?",
             (row, item, micros) -> numbers.leaving(row, item, micros, place));
-    for (Mended line : lines)
+    for (Moved line : lines)
       in.row(line.row()).askPromised(line.item(), place, line.quantity().micros(), 0);
     return in.done(() -> new RepairOut(date, who, place, bench, due, expected, note, lines));
   }

@@ -13,6 +13,7 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
 import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.move.Moved;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 
@@ -29,7 +30,7 @@ public record TakenIn(
     Place place,
     @Nullable LocalDate due,
     String note,
-    List<Mended> lines)
+    List<Moved> lines)
     implements Paper {
   @Override
   public PaperKind kind() {
@@ -70,7 +71,7 @@ public record TakenIn(
   @Override
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
-    for (Mended line : lines)
+    for (Moved line : lines)
       stock.others(line.row(), line.item(), place, line.quantity().micros(), line.numbers());
     List<Plan.Wait> awaits =
         lines.stream().map(l -> l.awaited(Awaits.TO_GIVE_BACK, customer.id())).toList();

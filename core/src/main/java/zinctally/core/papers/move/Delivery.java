@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
@@ -17,6 +18,9 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
+import zinctally.core.papers.consign.Kept;
+import zinctally.core.papers.consign.Owing;
+import zinctally.core.papers.consign.Taken;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Flow;
@@ -32,6 +36,7 @@ import zinctally.core.papers.plan.Stocking;
  *
  * @param reference the customer's own
  * @param address where they go
+ * @param kept where they stay, as the customer's; null when they go
  */
 public record Delivery(
     LocalDate date,
@@ -40,6 +45,7 @@ public record Delivery(
     String address,
     String note,
     Place place,
+    @Nullable Place kept,
     List<Line> lines)
     implements Paper {
   /**
@@ -60,7 +66,14 @@ public record Delivery(
 
   @Override
   public Paper withParties(UnaryOperator<Party> made) {
-    return new Delivery(date, made.apply(who), reference, address, note, place, lines);
+    Place stays = kept == null ? null : kept.with(made);
+    return new Delivery(date, made.apply(who), reference, address, note, place, stays, lines);
+  }
+
+  @Override
+  public Paper withPlaces(UnaryOperator<Place> made) {
+    Place stays = kept == null ? null : made.apply(kept);
+    return new Delivery(date, who, reference, address, note, place, stays, lines);
   }
 
   /** It asks for no money. */
@@ -91,23 +104,45 @@ public record Delivery(
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
     Linking links = new Linking(this, who, book);
+    Owing owing = new Owing(book, stock, links.known, links.awaits);
     for (Line line : lines) {
       int row = line.row();
       Item item = line.item();
       Flow flow = line.flow();
-      List<Numbered> numbers = new ArrayList<>(flow.numbers());
-      long ahead = line.quantity().micros() - flow.now();
-      int part =
-          stock.out(row, 0, item, place, ahead, item.costAccount(), Numbered.take(numbers, ahead));
+      goes(stock, owing, line, book.account(Role.SENT_NOT_INVOICED).id());
       flow.before().forEach(invoice -> revenue(links, line, invoice));
       flow.ordered().forEach(order -> links.goods(row, order));
-      if (flow.now() == 0) continue;
-      long sent = book.account(Role.SENT_NOT_INVOICED).id();
-      stock.out(row, part, item, place, flow.now(), sent, numbers);
-      links.waitAtCost(row, Awaits.SENT_INVOICE, item, flow, flow.now());
+      if (flow.now() > 0) links.waitAtCost(row, Awaits.SENT_INVOICE, item, flow, flow.now());
+      if (kept != null) Kept.stay(stock, links, row, item, kept, line.quantity().micros(), flow);
     }
     return new Plan(
         stock.events, stock.moves, links.known, List.of(), List.of(), links.awaits, links.fills);
+  }
+
+  /**
+   * Goods of a line: what was invoiced ahead, then what waits for its invoice; ours before others'.
+   */
+  private void goes(Stocking stock, Owing owing, Line line, long sent) {
+    Item item = line.item();
+    Flow flow = line.flow();
+    long others = flow.taken().stream().mapToLong(Taken::micros).sum();
+    long ours = line.quantity().micros() - others;
+    long ahead = line.quantity().micros() - flow.now();
+    long oursAhead = Math.min(ours, ahead);
+    List<Numbered> numbers = new ArrayList<>(flow.numbers());
+    int part =
+        stock.out(
+            line.row(),
+            0,
+            item,
+            place,
+            oursAhead,
+            item.costAccount(),
+            Numbered.take(numbers, oursAhead));
+    stock.out(line.row(), part, item, place, ours - oursAhead, sent, numbers);
+    List<Taken> rest = new ArrayList<>(flow.taken());
+    owing.leave(line.row(), item, Taken.take(rest, ahead - oursAhead), item.costAccount());
+    owing.leave(line.row(), item, rest, sent);
   }
 
   /** What was invoiced ahead is earned. */

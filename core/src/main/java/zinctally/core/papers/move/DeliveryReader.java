@@ -8,6 +8,8 @@ import zinctally.core.goods.Item;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.consign.KeptReader;
+import zinctally.core.papers.consign.Taken;
 import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.flow.FlowReader;
 import zinctally.core.papers.read.Reader;
@@ -26,6 +28,8 @@ public final class DeliveryReader {
     String address = in.text("address");
     String note = in.text("notes");
     Place place = in.place("place", in.draft.field("place"));
+    Place kept = KeptReader.place(in, place, who);
+    KeptReader.theirs(in.head(), place, who);
     FlowReader flows = new FlowReader(in, who, date);
     List<Delivery.Line> lines = new ArrayList<>();
     for (RowReader row : in.rows()) {
@@ -36,7 +40,7 @@ public final class DeliveryReader {
     if (lines.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: what goes, and how many?");
     return in.done(
-        () -> new Delivery(date, who, reference, address, note, place, List.copyOf(lines)));
+        () -> new Delivery(date, who, reference, address, note, place, kept, List.copyOf(lines)));
   }
 
   private static Delivery.Line line(RowReader row, Place place, FlowReader flows) {
@@ -47,7 +51,8 @@ public final class DeliveryReader {
     row.facts(item, quantity, null);
     if (quantity == null) return null;
     Flow flow = flows.moved(row, item, place, quantity.quantity().micros());
-    row.askPromised(item, place, quantity.quantity().micros(), flow.order());
+    long others = flow.taken().stream().mapToLong(Taken::micros).sum();
+    row.askPromised(item, place, quantity.quantity().micros() - others, flow.order());
     return !row.sound()
         ? null
         : new Delivery.Line(row.index(), item, quantity.quantity(), quantity.unit().sign(), flow);

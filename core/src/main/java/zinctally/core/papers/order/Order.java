@@ -41,6 +41,7 @@ public record Order(
     LocalDate expected,
     Place place,
     String notes,
+    boolean consigned,
     List<Line> lines)
     implements Ordered {
   /**
@@ -69,7 +70,8 @@ public record Order(
 
   @Override
   public Paper withParties(UnaryOperator<Party> made) {
-    return new Order(kind, date, made.apply(who), reference, expected, place, notes, lines);
+    return new Order(
+        kind, date, made.apply(who), reference, expected, place, notes, consigned, lines);
   }
 
   @Override
@@ -89,7 +91,7 @@ public record Order(
                         l.tax(),
                         l.rate()))
             .toList();
-    return new Order(kind, date, who, reference, expected, place, notes, same);
+    return new Order(kind, date, who, reference, expected, place, notes, consigned, same);
   }
 
   @Override
@@ -150,6 +152,10 @@ public record Order(
   public Plan plan(Catalogue book) {
     List<Plan.Wait> awaits = new ArrayList<>();
     for (Line line : lines) {
+      if (consigned) {
+        awaits.add(wait(line, Awaits.TO_BE_CONSIGNED));
+        continue;
+      }
       if (line.item().stocked())
         awaits.add(wait(line, buying() ? Awaits.ORDERED_GOODS : Awaits.PROMISED_GOODS));
       awaits.add(wait(line, buying() ? Awaits.ORDERED_BILL : Awaits.PROMISED_INVOICE));

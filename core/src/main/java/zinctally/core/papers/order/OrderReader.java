@@ -45,6 +45,13 @@ public final class OrderReader {
     List<Typed> typed = new ArrayList<>();
     for (RowReader row : in.rows()) typed(row, buying).ifPresent(typed::add);
     List<Order.Line> lines = lines(in, typed);
+    boolean consigned = buying && in.draft.field("consigned").equals("yes");
+    if (consigned)
+      for (Order.Line line : lines)
+        if (!line.item().stocked())
+          in.row(line.row())
+              .fault(
+                  "item", line.item().name() + " is not kept in stock; nobody can leave it here.");
     if (!buying) promised(in, lines, place);
     if (!buying)
       PartyQuestions.credit(
@@ -54,7 +61,15 @@ public final class OrderReader {
     return in.done(
         () ->
             new Order(
-                in.draft.kind(), date, who, reference, expected, place, notes, List.copyOf(lines)));
+                in.draft.kind(),
+                date,
+                who,
+                reference,
+                expected,
+                place,
+                notes,
+                consigned,
+                List.copyOf(lines)));
   }
 
   /** A row in which nothing is wrong. */

@@ -13,6 +13,7 @@ import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
 import zinctally.core.number.Spread;
 import zinctally.core.papers.Place;
+import zinctally.core.papers.consign.Taken;
 import zinctally.core.papers.flow.Numbered;
 
 /**
@@ -20,6 +21,12 @@ import zinctally.core.papers.flow.Numbered;
  * its own event; a lot is quantity's business and only divides the moves.
  */
 public final class Stocking {
+  /** The first part of a line that belongs to goods of others; ours come before it. */
+  public static final int OTHERS = 5_000;
+
+  /** The part of a line with which goods stay here as a customer's. */
+  private static final int KEPT = 20_000;
+
   public final List<Plan.Event> events = new ArrayList<>();
   public final List<Plan.Move> moves = new ArrayList<>();
 
@@ -158,6 +165,40 @@ public final class Stocking {
   /** Goods that are not ours, which come in above zero and go out below: no pool knows of them. */
   public void others(int row, Item item, Place place, long micros, List<Numbered> numbers) {
     moves(new Spot(row, 0), item, place, Math.abs(micros), micros < 0 ? -1 : 1, numbers);
+  }
+
+  /** Goods that are a customer's from now on, and stay where they are. */
+  public void kept(int row, Item item, Place place, long micros, List<Numbered> numbers) {
+    moves(new Spot(row, KEPT), item, place, micros, 1, numbers);
+  }
+
+  /**
+   * Goods of a supplier that leave: they come in as ours at what is owed for them, and leave at
+   * that. What we do not bear only leaves.
+   *
+   * @param contra account that bears their cost
+   * @return how many parts of the line have gone with these
+   */
+  public int taken(int row, int firstPart, Item item, Taken taken, long contra) {
+    boolean serial = item.tracking() == Tracking.SERIAL;
+    int parts = serial ? taken.numbers().size() : 1;
+    long[] weights = new long[parts];
+    for (int i = 0; i < parts; i++)
+      weights[i] = serial ? taken.numbers().get(i).quantity() : taken.micros();
+    long[] values = Spread.over(taken.value(), weights);
+    for (int i = 0; i < parts; i++) {
+      List<Numbered> numbers = serial ? List.of(taken.numbers().get(i)) : taken.numbers();
+      @Nullable Lot lot = serial ? numbers.get(0).lot() : null;
+      Spot in = new Spot(row, firstPart + 2 * i);
+      moves(in, item, taken.from(), weights[i], -1, numbers);
+      if (!taken.ours()) continue;
+      Spot out = new Spot(row, firstPart + 2 * i + 1);
+      event(in, EventKind.IN, item, weights[i], values[i], Plan.Target.NONE, 0, lot);
+      moves(in, item, taken.into(), weights[i], 1, numbers);
+      event(out, EventKind.OUT, item, weights[i], 0, new Plan.Within(in), contra, lot);
+      moves(out, item, taken.into(), weights[i], -1, numbers);
+    }
+    return firstPart + 2 * parts;
   }
 
   /**

@@ -3,6 +3,7 @@ package zinctally.core.papers.read;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -29,7 +30,7 @@ public final class NumbersReader {
   private final Reader in;
   private final NumbersTyped typed = new NumbersTyped();
 
-  private final Map<Long, Long> lotTaken = new HashMap<>();
+  private final Map<List<Long>, Long> lotTaken = new HashMap<>();
 
   public NumbersReader(Reader in) {
     this.in = in;
@@ -108,48 +109,103 @@ public final class NumbersReader {
    */
   public List<Numbered> leaving(
       RowReader row, Item item, long micros, Place place, Set<Long> only) {
-    List<Catalogue.Kept> here =
-        row.cell("numbers").isEmpty() && place != null
-            ? in.book.lotsAt(item.id(), place.id(), only.isEmpty() ? 6 : NumbersTyped.MOST).stream()
-                .filter(k -> only.isEmpty() || only.contains(k.lot().id()))
-                .limit(6)
-                .toList()
-            : List.of();
-    List<NumbersTyped.Entry> entries = entries(row, item, micros, here);
+    List<Place> places = place == null ? List.of() : List.of(place);
+    List<NumbersTyped.Entry> entries = entries(row, item, micros, offered(row, item, places, only));
     if (entries == null) return null;
     Map<String, Catalogue.Kept> known = known(item, entries);
     List<Numbered> numbers = new ArrayList<>();
     for (NumbersTyped.Entry entry : entries) {
-      Catalogue.Kept kept = known.get(key(entry.code()));
-      String word = item.tracking() == Tracking.SERIAL ? "serial number " : "lot ";
-      if (kept == null) {
-        fault(row, "No " + word + entry.code() + " of " + item.name() + " has ever come in.");
-        continue;
-      }
-      long at = place == null ? 0 : kept.at().getOrDefault(place.id(), 0L);
-      long left = at - lotTaken.getOrDefault(kept.lot().id(), 0L);
-      if (place != null && left < entry.micros())
-        fault(
-            row,
-            item.tracking() == Tracking.SERIAL
-                ? entry.code() + " is not at " + place.name() + ": " + kept.whereabouts() + "."
-                : place.name()
-                    + " has "
-                    + item.units().say(new Quantity(Math.max(0, left)))
-                    + " of lot "
-                    + entry.code()
-                    + "; "
-                    + kept.whereabouts()
-                    + ".");
-      LocalDate leaves = leaves();
-      if (leaves != null && kept.since() != null && leaves.isBefore(kept.since()))
-        fault(
-            row,
-            entry.code() + " came on " + kept.since() + "; it cannot leave on " + leaves + ".");
-      lotTaken.merge(kept.lot().id(), entry.micros(), Long::sum);
+      Catalogue.Kept kept = leaves(row, item, entry, known);
+      if (kept == null) continue;
+      if (place != null && left(kept, place) < entry.micros())
+        notThere(row, item, entry, kept, place);
+      take(kept, place, entry.micros());
       numbers.add(new Numbered(kept.lot(), entry.micros(), kept.arrival()));
     }
     return numbers;
+  }
+
+  /**
+   * What leaves one of several places, by where it is; nothing when something is wrong.
+   *
+   * @param places in the order in which they are looked at
+   */
+  public Map<Place, List<Numbered>> leavingFrom(
+      RowReader row, Item item, long micros, List<Place> places) {
+    List<NumbersTyped.Entry> entries =
+        entries(row, item, micros, offered(row, item, places, Set.of()));
+    Map<Place, List<Numbered>> numbers = new LinkedHashMap<>();
+    if (entries == null) return numbers;
+    Map<String, Catalogue.Kept> known = known(item, entries);
+    for (NumbersTyped.Entry entry : entries) {
+      Catalogue.Kept kept = leaves(row, item, entry, known);
+      if (kept == null) continue;
+      long wanted = entry.micros();
+      for (Place place : places) {
+        long some = Math.min(wanted, left(kept, place));
+        if (some <= 0) continue;
+        take(kept, place, some);
+        numbers
+            .computeIfAbsent(place, p -> new ArrayList<>())
+            .add(new Numbered(kept.lot(), some, kept.arrival()));
+        wanted -= some;
+      }
+      if (wanted > 0) notThere(row, item, entry, kept, places.get(0));
+    }
+    return numbers;
+  }
+
+  /** Some of what is at the places, for who names none. */
+  private List<Catalogue.Kept> offered(
+      RowReader row, Item item, List<Place> places, Set<Long> only) {
+    if (!row.cell("numbers").isEmpty()) return List.of();
+    return places.stream()
+        .flatMap(
+            p -> in.book.lotsAt(item.id(), p.id(), only.isEmpty() ? 6 : NumbersTyped.MOST).stream())
+        .filter(k -> only.isEmpty() || only.contains(k.lot().id()))
+        .limit(6)
+        .toList();
+  }
+
+  /** What is known of a number that leaves; null, and said so, when it cannot. */
+  private Catalogue.Kept leaves(
+      RowReader row, Item item, NumbersTyped.Entry entry, Map<String, Catalogue.Kept> known) {
+    Catalogue.Kept kept = known.get(key(entry.code()));
+    if (kept == null) {
+      String word = item.tracking() == Tracking.SERIAL ? "serial number " : "lot ";
+      fault(row, "No " + word + entry.code() + " of " + item.name() + " has ever come in.");
+      return null;
+    }
+    LocalDate leaves = leaves();
+    if (leaves != null && kept.since() != null && leaves.isBefore(kept.since()))
+      fault(
+          row, entry.code() + " came on " + kept.since() + "; it cannot leave on " + leaves + ".");
+    return kept;
+  }
+
+  private long left(Catalogue.Kept kept, Place place) {
+    return kept.at().getOrDefault(place.id(), 0L)
+        - lotTaken.getOrDefault(List.of(kept.lot().id(), place.id()), 0L);
+  }
+
+  private void take(Catalogue.Kept kept, Place place, long micros) {
+    if (place != null) lotTaken.merge(List.of(kept.lot().id(), place.id()), micros, Long::sum);
+  }
+
+  private void notThere(
+      RowReader row, Item item, NumbersTyped.Entry entry, Catalogue.Kept kept, Place place) {
+    fault(
+        row,
+        item.tracking() == Tracking.SERIAL
+            ? entry.code() + " is not at " + place.name() + ": " + kept.whereabouts() + "."
+            : place.name()
+                + " has "
+                + item.units().say(new Quantity(Math.max(0, left(kept, place))))
+                + " of lot "
+                + entry.code()
+                + "; "
+                + kept.whereabouts()
+                + ".");
   }
 
   /** The paper's day; null while it is not right. */

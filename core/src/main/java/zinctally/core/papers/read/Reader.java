@@ -258,7 +258,11 @@ public final class Reader {
 
   /** Why this paper cannot speak of goods there. */
   private Optional<String> notFrom(Place place) {
-    if (!place.ours() && !draft.kind().is(PaperKind.Trait.OF_ANYONE))
+    boolean consigned =
+        !place.ours()
+            && place.owner().kind() == Party.Kind.SUPPLIER
+            && draft.kind().is(PaperKind.Trait.TAKES);
+    if (!place.ours() && !consigned && !draft.kind().is(PaperKind.Trait.OF_ANYONE))
       return Optional.of(
           "What is there belongs to " + place.owner().name() + "; it has no cost in these books.");
     if (!place.standing().sold() && draft.kind().is(PaperKind.Trait.SENDS))

@@ -2,7 +2,6 @@ package zinctally.core.papers.stock;
 
 import java.time.LocalDate;
 import java.util.List;
-import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
@@ -10,7 +9,8 @@ import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
-import zinctally.core.papers.flow.Numbered;
+import zinctally.core.papers.consign.Owing;
+import zinctally.core.papers.consign.PutRight;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 
@@ -18,17 +18,8 @@ import zinctally.core.papers.plan.Stocking;
 public record Adjustment(LocalDate date, Place place, List<Line> lines) implements Paper {
   /**
    * @param quantity base units; above zero is found, below is gone
-   * @param value minor units of what was found; zero for what is gone, whose cost the pool gives
    */
-  public record Line(
-      int row,
-      Item item,
-      Quantity quantity,
-      String unit,
-      long value,
-      Reason reason,
-      String memo,
-      List<Numbered> numbers) {}
+  public record Line(Quantity quantity, String unit, Reason reason, String memo, PutRight goods) {}
 
   @Override
   public PaperKind kind() {
@@ -50,27 +41,20 @@ public record Adjustment(LocalDate date, Place place, List<Line> lines) implemen
     return lines.stream()
         .map(
             l ->
-                Row.of(l.row(), l.item())
-                    .on(l.reason().account())
+                Row.of(l.goods.row(), l.goods.item())
+                    .on(l.reason.account())
                     .at(place)
-                    .worded(l.reason().name() + (l.memo().isEmpty() ? "" : ": " + l.memo()))
-                    .of(l.quantity(), l.unit())
-                    .worth(l.value()))
+                    .worded(l.reason.name() + (l.memo.isEmpty() ? "" : ": " + l.memo))
+                    .of(l.quantity, l.unit)
+                    .worth(l.goods.value()))
         .toList();
   }
 
   @Override
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
-    for (Line line : lines)
-      stock.upOrDown(
-          line.row(),
-          line.item(),
-          place,
-          line.quantity().micros(),
-          line.value(),
-          line.reason().account(),
-          line.numbers());
-    return new Plan(stock.events, stock.moves, List.of(), List.of(), List.of());
+    Owing owing = new Owing(book, stock);
+    lines.forEach(line -> line.goods.at(place, stock, owing));
+    return owing.plan();
   }
 }

@@ -7,8 +7,8 @@ import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
-import zinctally.core.papers.flow.Numbered;
-import zinctally.core.papers.read.NumbersReader;
+import zinctally.core.papers.consign.PutRight;
+import zinctally.core.papers.consign.PutRightReader;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
@@ -22,7 +22,7 @@ public final class AdjustmentReader {
     LocalDate date = in.date();
     Place place = in.place("place", in.draft.field("place"));
     List<Adjustment.Line> lines = new ArrayList<>();
-    NumbersReader numbers = new NumbersReader(in);
+    PutRightReader goods = new PutRightReader(in, date);
     for (RowReader row : in.rows()) {
       Item item = row.stocked("there is nothing to adjust.");
       Units.Typed quantity = item == null ? null : row.quantity(item.units());
@@ -33,27 +33,19 @@ public final class AdjustmentReader {
       Long value =
           item == null || quantity == null
               ? null
-              : Found.worth(row, item, quantity, in.book::latestCost);
+              : Found.worth(row, item, quantity, place, in.book::latestCost);
       if (item != null)
         row.facts(
             new Reading.RowFacts(
                 item.id(), item.name(), quantity == null ? "" : quantity.unit().sign(), value));
       if (quantity != null && item != null)
         row.askPromised(item, place, -quantity.quantity().micros(), 0);
-      List<Numbered> given = List.of();
-      if (row.sound() && item != null && item.tracked())
-        given = numbers.upOrDown(row, item, quantity.quantity().micros(), place);
-      if (row.sound() && value != null)
+      if (value == null || reason == null || !row.sound()) continue;
+      PutRight right =
+          goods.of(row, item, place, quantity.quantity().micros(), value, reason.account());
+      if (right != null)
         lines.add(
-            new Adjustment.Line(
-                row.index(),
-                item,
-                quantity.quantity(),
-                quantity.unit().sign(),
-                value,
-                reason,
-                memo,
-                given));
+            new Adjustment.Line(quantity.quantity(), quantity.unit().sign(), reason, memo, right));
     }
     if (lines.isEmpty() && in.sound())
       in.fault(

@@ -6,6 +6,7 @@ import java.util.function.LongFunction;
 import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.Place;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
@@ -35,14 +36,15 @@ public final class Found {
 
   /**
    * Minor units of what was found, at the unit cost typed, else at one that is known; 0 for what is
-   * gone, null when no cost is known.
+   * gone or not ours, null when no cost is known.
    */
   public static Long worth(
       RowReader row,
       Item item,
       Units.Typed quantity,
+      Place place,
       LongFunction<Optional<Catalogue.LatestCost>> cost) {
-    if (quantity.quantity().signum() <= 0) return 0L;
+    if (quantity.quantity().signum() <= 0 || place != null && !place.ours()) return 0L;
     if (!row.cell("unit_cost").isEmpty()) {
       BigDecimal typed = row.unitCost();
       return typed == null ? null : row.amountOf(quantity, typed, BigDecimal.ZERO);

@@ -65,6 +65,11 @@ public record CounterSale(
   }
 
   @Override
+  public Paper withPlaces(UnaryOperator<Place> made) {
+    return new CounterSale(sale.withPlaces(made), tenders, credit, given, change, later, seller);
+  }
+
+  @Override
   public Paper withItems(UnaryOperator<Item> made) {
     return new CounterSale(
         (Trade) sale.withItems(made), tenders, credit, given, change, later, seller);

@@ -5,6 +5,9 @@ import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Money;
 import zinctally.core.number.Spread;
+import zinctally.core.papers.Catalogue;
+import zinctally.core.papers.consign.Kept;
+import zinctally.core.papers.consign.Owing;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.plan.Linking;
@@ -19,16 +22,22 @@ import zinctally.core.papers.plan.Stocking;
 public final class Invoicing {
   private final Stocking stock;
   private final Linking links;
+  private final Owing owing;
 
-  Invoicing(Stocking stock, Linking links) {
+  Invoicing(Catalogue book, Stocking stock, Linking links) {
     this.stock = stock;
     this.links = links;
+    this.owing = new Owing(book, stock, links.known, links.awaits);
   }
 
   void add(TradeLine line) {
     Flow flow = line.flow();
     Item item = line.goods();
-    stock.out(line.row(), 0, item, line.place(), flow.now(), item.costAccount(), flow.numbers());
+    stock.out(line.row(), 0, item, line.place(), flow.ours(), item.costAccount(), flow.numbers());
+    owing.leave(line.row(), item, flow.taken(), item.costAccount());
+    owing.restate(line.row(), item, flow.restated());
+    if (line.kept() != null)
+      Kept.stay(stock, links, line.row(), item, line.kept(), flow.now(), flow);
     long gone = line.quantity().micros() - flow.after();
     long[] nets = Spread.over(line.net(), new long[] {gone, flow.after()});
     links.known.add(new JournalLine(item.salesAccount(), item.id(), 0, new Money(-nets[0]), ""));

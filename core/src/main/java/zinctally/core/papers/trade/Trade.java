@@ -99,7 +99,18 @@ public record Trade(
 
   @Override
   public Paper withParties(UnaryOperator<Party> made) {
-    return new Trade(kind, date, due, made.apply(who), theirNumber, place, lines, bears);
+    return new Trade(
+        kind, date, due, made.apply(who), theirNumber, place, kept(p -> p.with(made)), bears);
+  }
+
+  @Override
+  public Trade withPlaces(UnaryOperator<Place> made) {
+    return new Trade(kind, date, due, who, theirNumber, place, kept(made), bears);
+  }
+
+  /** Its lines with the places where their goods stay put right. */
+  private List<TradeLine> kept(UnaryOperator<Place> other) {
+    return lines.stream().map(l -> l.kept() == null ? l : l.keptAt(other.apply(l.kept()))).toList();
   }
 
   @Override
@@ -172,7 +183,7 @@ public record Trade(
     Linking links = new Linking(this, who, book);
     List<JournalLine> known = links.known;
     Billing billing = new Billing(this, book, stock, links);
-    Invoicing invoicing = new Invoicing(stock, links);
+    Invoicing invoicing = new Invoicing(book, stock, links);
     Map<Integer, Long> charges = charges();
     for (TradeLine line : lines) {
       if (buying && line.moves()) billing.add(line.bearing(charges.getOrDefault(line.row(), 0L)));

@@ -26,6 +26,7 @@ import zinctally.core.papers.flow.Flow;
  * @param tax minor units
  * @param rate null for none
  * @param flow how its goods move
+ * @param kept where its goods stay, as the customer's; null when they go
  */
 public record TradeLine(
     int row,
@@ -40,7 +41,8 @@ public record TradeLine(
     long net,
     long tax,
     @Nullable TaxRate rate,
-    Flow flow) {
+    Flow flow,
+    @Nullable Place kept) {
   /** The item of a line that has one. */
   Item goods() {
     return Objects.requireNonNull(item);
@@ -64,7 +66,15 @@ public record TradeLine(
   /** The same of an item that is made. */
   TradeLine of(Item made) {
     return new TradeLine(
-        row, made, account, place, wording, quantity, unit, price, discount, net, tax, rate, flow);
+        row, made, account, place, wording, quantity, unit, price, discount, net, tax, rate, flow,
+        kept);
+  }
+
+  /** The same with its goods staying at another place. */
+  TradeLine keptAt(@Nullable Place other) {
+    return new TradeLine(
+        row, item, account, place, wording, quantity, unit, price, discount, net, tax, rate, flow,
+        other);
   }
 
   /** The same with charges of the paper added to what its goods cost. */
@@ -82,6 +92,7 @@ public record TradeLine(
         Math.addExact(net, charge),
         tax,
         rate,
-        flow);
+        flow,
+        kept);
   }
 }

@@ -15,6 +15,8 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.consign.KeptReader;
+import zinctally.core.papers.consign.Taking;
 import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.flow.FlowReader;
 import zinctally.core.papers.read.LineAmounts;
@@ -116,6 +118,7 @@ public final class TradeReader {
         quantity == null || price == null ? null : row.discounted(quantity, price);
     TaxRate rate = row.rate();
     Place from = row.place(place);
+    if (item != null && !buying) KeptReader.theirs(row, from, who);
     String wording =
         item == null
             ? OnAccount.wording(row)
@@ -156,8 +159,8 @@ public final class TradeReader {
     Flow flow = Flow.NONE;
     if (t.item != null && t.quantity != null) {
       long micros = t.quantity.quantity().micros();
-      flow = flows.asked(t.row, t.item, t.place, micros, net);
-      if (!buying) t.row.askPromised(t.item, t.place, flow.now(), flow.order());
+      flow = flows.asked(t.row, t.item, t.place, micros, price(t, net));
+      if (!buying) t.row.askPromised(t.item, t.place, flow.ours(), flow.order());
       if (!buying && net != null) Margin.say(t.row, t.item, micros, net);
     }
     if (!t.sound || net == null || !t.row.sound()) return Optional.empty();
@@ -175,7 +178,23 @@ public final class TradeReader {
             net,
             tax,
             t.rate,
-            flow));
+            flow,
+            kept(t)));
+  }
+
+  /** What a line brings, with and without discount; null while that is not known. */
+  private Taking.Price price(Typed t, Long net) {
+    if (net == null) return null;
+    if (buying) return new Taking.Price(net, net);
+    Long full = t.row.amountOf(t.quantity, t.price, BigDecimal.ZERO);
+    if (full == null) return null;
+    boolean included = "included".equals(in.draft.field("prices")) && t.rate != null;
+    return new Taking.Price(included ? full - t.rate.within(full) : full, net);
+  }
+
+  /** Where its goods stay, when they do. */
+  private Place kept(Typed t) {
+    return t.item != null && t.item.stocked() ? KeptReader.place(in, t.place, who) : null;
   }
 
   /** How the lines that are no goods are shared over those that are. */

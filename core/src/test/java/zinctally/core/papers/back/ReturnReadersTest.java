@@ -331,6 +331,7 @@ class ReturnReadersTest {
             0,
             HIVE,
             10_000_000,
+            6000,
             10_000_000,
             6000,
             6000,

@@ -129,6 +129,7 @@ class ChargeReaderTest {
             0,
             HIVE,
             4_000_000,
+            2000,
             4_000_000,
             2000,
             2000,

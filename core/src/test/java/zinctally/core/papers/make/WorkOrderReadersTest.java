@@ -46,6 +46,7 @@ class WorkOrderReadersTest {
             0,
             item,
             micros,
+            0,
             micros,
             0,
             0,

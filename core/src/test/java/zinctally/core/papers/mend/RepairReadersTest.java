@@ -76,6 +76,7 @@ class RepairReadersTest {
         0,
         item,
         micros,
+        0,
         micros,
         0,
         0,

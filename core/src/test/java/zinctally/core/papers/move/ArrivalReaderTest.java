@@ -36,6 +36,7 @@ class ArrivalReaderTest {
             0,
             HIVE,
             5_000_000,
+            0,
             5_000_000,
             0,
             0,

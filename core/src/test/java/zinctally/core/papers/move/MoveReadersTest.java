@@ -58,6 +58,7 @@ class MoveReadersTest {
             0,
             HIVE,
             10_000_000,
+            value,
             open * 1_000_000,
             value,
             6000,

@@ -1,4 +1,4 @@
-package zinctally.core.papers.mend;
+package zinctally.core.papers.move;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -10,13 +10,13 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
-/** Reads the goods of papers of repair. */
+/** Reads the goods of papers that move them and cost nothing. */
 @NullUnmarked
-final class MendedReader {
-  private MendedReader() {}
+public final class MovedReader {
+  private MovedReader() {}
 
   /** Which lots or serial numbers a line moves; null when something is wrong. */
-  interface Numbers {
+  public interface Numbers {
     List<Numbered> of(RowReader row, Item item, long micros);
   }
 
@@ -25,7 +25,7 @@ final class MendedReader {
    *
    * @param went what they do on the paper's day, as in {@code they go}
    */
-  static LocalDate backBy(Reader in, LocalDate date, String went) {
+  public static LocalDate backBy(Reader in, LocalDate date, String went) {
     LocalDate due = in.draft.field("back_by").isEmpty() ? null : in.day("back_by", null);
     if (date != null && due != null && due.isBefore(date))
       in.fault("back_by", "Back on " + due + ", which is before " + went + " on " + date + ".");
@@ -33,10 +33,10 @@ final class MendedReader {
   }
 
   /** The lines of a paper; says so when there is none. */
-  static List<Mended> lines(Reader in, String otherWay, String none, Numbers numbers) {
-    List<Mended> lines = new ArrayList<>();
+  public static List<Moved> lines(Reader in, String otherWay, String none, Numbers numbers) {
+    List<Moved> lines = new ArrayList<>();
     for (RowReader row : in.rows()) {
-      Mended line = line(row, otherWay, numbers);
+      Moved line = line(row, otherWay, numbers);
       if (line != null) lines.add(line);
     }
     if (lines.isEmpty() && in.sound()) in.fault("rows.0.item", none);
@@ -44,7 +44,7 @@ final class MendedReader {
   }
 
   /** One line; null when something is wrong with it. */
-  static Mended line(RowReader row, String otherWay, Numbers numbers) {
+  public static Moved line(RowReader row, String otherWay, Numbers numbers) {
     Item item = row.stocked("only goods that are kept in stock are followed.");
     if (item == null) return null;
     Units.Typed quantity = row.above(item.units(), otherWay);
@@ -55,6 +55,6 @@ final class MendedReader {
         item.tracked() ? numbers.of(row, item, quantity.quantity().micros()) : List.of();
     return !row.sound() || given == null
         ? null
-        : new Mended(row.index(), item, quantity.quantity(), quantity.unit().sign(), memo, given);
+        : new Moved(row.index(), item, quantity.quantity(), quantity.unit().sign(), memo, given);
   }
 }
