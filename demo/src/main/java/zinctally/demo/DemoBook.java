@@ -38,6 +38,7 @@ public class DemoBook {
   private final DemoCounts counts;
   private final DemoMaking making;
   private final DemoMending mending;
+  private final DemoConsigning consigning;
 
   DemoBook(
       DraftStore drafts,
@@ -46,6 +47,7 @@ public class DemoBook {
       DemoCounts counts,
       DemoMaking making,
       DemoMending mending,
+      DemoConsigning consigning,
       DemoChanges changes,
       DemoBuying buying,
       DemoTrade trade,
@@ -56,6 +58,7 @@ public class DemoBook {
     this.counts = counts;
     this.making = making;
     this.mending = mending;
+    this.consigning = consigning;
     this.changes = changes;
     this.buying = buying;
     this.trade = trade;
@@ -72,6 +75,7 @@ public class DemoBook {
         trade.day(day);
         making.day(day);
         mending.day(day);
+        consigning.day(day);
         counts.day(day);
       }
     begin(
@@ -95,6 +99,7 @@ public class DemoBook {
     buying.write();
     selling.write();
     mending.write();
+    consigning.write();
     counts.open(END);
     LOG.info("The demo book is written: {} papers after the opening.", papers);
   }

@@ -40,7 +40,7 @@ class DemoSuppliers {
                 .single();
     String post = name.toLowerCase().replace(' ', '.') + "@example.org";
     suppliers.save(
-        new SupplierStore.Card(id, name, terms, usual, 0, address, post, phone, "", "", true),
+        new SupplierStore.Card(id, name, terms, usual, 0, address, post, phone, "", "", "en", true),
         DemoPapers.LOGIN);
   }
 

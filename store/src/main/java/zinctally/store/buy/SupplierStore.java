@@ -26,6 +26,7 @@ public class SupplierStore {
   /**
    * @param termsDays days from a bill's date until it is due
    * @param account the account its bills usually go to; zero for none
+   * @param language of the papers it is handed, two letters
    * @param taxRate what its bills bear whatever the item; zero as the item
    */
   public record Card(
@@ -39,6 +40,7 @@ public class SupplierStore {
       String phone,
       String taxNumber,
       String notes,
+      String language,
       boolean active) {}
 
   public Optional<Card> card(long id) {
@@ -57,6 +59,7 @@ public class SupplierStore {
                     row.getString("phone"),
                     row.getString("tax_number"),
                     row.getString("notes"),
+                    row.getString("language"),
                     row.getBoolean("active")))
         .optional();
   }
@@ -112,7 +115,7 @@ public class SupplierStore {
               """
               update party set name = ?, terms_days = ?, account_id = nullif(?, 0),
                 tax_rate_id = nullif(?, 0), address = ?, email = ?, phone = ?, tax_number = ?,
-                notes = ?, active = ?
+                notes = ?, language = ?, active = ?
               where id = ?
               """)
           .params(
@@ -125,6 +128,7 @@ public class SupplierStore {
               card.phone(),
               card.taxNumber(),
               card.notes(),
+              card.language(),
               card.active(),
               id)
           .update();

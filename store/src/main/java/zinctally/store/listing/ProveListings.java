@@ -194,7 +194,10 @@ public final class ProveListings {
 
   /** Lines that waited for a bill or invoice, or for their goods, at the end of a day. */
   public static Listing awaited(Awaits what, LocalDate date) {
-    boolean buying = what == Awaits.RECEIVED_BILL || what == Awaits.BILLED_GOODS;
+    boolean buying =
+        what == Awaits.RECEIVED_BILL
+            || what == Awaits.BILLED_GOODS
+            || what == Awaits.CONSIGNED_SOLD;
     String party = buying ? "/buy/supplier/{party_id}" : "/sell/customer/{party_id}";
     return new Listing(
         what.role().words(),
@@ -202,7 +205,7 @@ public final class ProveListings {
         (select a.id, a.item_id, a.party_id, a.paper_id, a.order_paper,
            a.quantity - coalesce(sum(f.quantity), 0) as quantity,
            a.value - coalesce(sum(f.value), 0) as value
-         from (select id from awaited where what = :what and open_quantity > 0
+         from (select id from awaited where what = :what and (open_quantity > 0 or open_value <> 0)
                union select awaited_id from fulfilment where date > :date) w
          join awaited a on a.id = w.id and a.what = :what
          join paper p on p.id = a.paper_id and p.date <= :date
@@ -236,6 +239,7 @@ public final class ProveListings {
         switch (what) {
           case RECEIVED_BILL -> "Every receipt is billed.";
           case BILLED_GOODS -> "Everything billed has come.";
+          case CONSIGNED_SOLD -> "All that was sold of consigned goods is settled.";
           case SENT_INVOICE -> "Every delivery is invoiced.";
           default -> "Everything invoiced has gone.";
         });

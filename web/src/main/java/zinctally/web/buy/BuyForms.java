@@ -40,6 +40,10 @@ class BuyForms implements AreaForms {
                 date("date", "Order date"),
                 date("expected", "Expected"),
                 choice("place", "To be brought to", choices.places()),
+                choice(
+                    "consigned",
+                    "Goods are",
+                    Choice.of("", "bought", "yes", "taken on consignment")),
                 choice("prices", "Prices", choices.prices()),
                 field("notes", "Note to the supplier")),
             List.of(

@@ -9,7 +9,9 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.store.consign.ConsignStore;
 import zinctally.store.listing.BuyListings;
+import zinctally.store.listing.ConsignListings;
 import zinctally.store.listing.OrderListings;
 import zinctally.store.listing.PartyListings;
 import zinctally.web.listing.Area;
@@ -24,7 +26,7 @@ import zinctally.web.shell.Say;
 class BuyLists {
   @Bean
   @Order(3)
-  Area buyArea(Say say, OwedByAge ages) {
+  Area buyArea(Say say, OwedByAge ages, ConsignStore consigned) {
     return new Area(
         "buy",
         "Buy",
@@ -66,6 +68,24 @@ class BuyLists {
                     .known("returns by reason and supplier defects")
                     .lists(a -> BuyListings.returnSums())
                     .more(new Link("line by line", "/buy/returns/lines"))),
+            group(
+                "Consignment",
+                ListPage.at("/buy/consigned", "Consigned goods")
+                    .known("goods of others keepers sale or return came sold here owed lost")
+                    .lists(a -> ConsignListings.goods(a.date()))
+                    .above("buy/consigned", a -> Map.of("due", consigned.due(), "day", a.date()))
+                    .begins(PaperKind.CONSIGNMENT_IN, PaperKind.CONSIGNMENT_BACK),
+                ListPage.at("/buy/consigned/papers", "In and back")
+                    .known("consignment arrived returned to owner")
+                    .lists(a -> ConsignListings.movements()),
+                ListPage.at("/buy/settlements", "Settlements")
+                    .known("pay out consignors statement keepers")
+                    .lists(a -> ConsignListings.settlements())
+                    .begins(PaperKind.SETTLEMENT),
+                ListPage.at("/buy/agreements", "Agreements")
+                    .known("consignment terms share percent commission")
+                    .lists(a -> ConsignListings.agreements())
+                    .begins(PaperKind.AGREEMENT)),
             group(
                 "Paying",
                 ListPage.at("/buy/open", "Owed to suppliers")

@@ -33,6 +33,7 @@ import zinctally.store.parties.MergeStore;
 import zinctally.store.prove.AgeStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.listing.ListingPage;
+import zinctally.web.paper.PaperWords;
 import zinctally.web.picture.AgePicture;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
@@ -184,6 +185,7 @@ class SupplierController {
     fields.put("phone", card.phone());
     fields.put("tax_number", card.taxNumber());
     fields.put("notes", card.notes());
+    fields.put("language", card.language());
     fields.put("state", card.active() ? "on" : "off");
     return fields;
   }
@@ -198,6 +200,7 @@ class SupplierController {
         "accounts",
         accounts.all().stream().filter(a -> a.active() && !a.role().control()).toList());
     model.addAttribute("rates", tables.taxRatesInUse());
+    model.addAttribute("languages", PaperWords.languages());
     return "buy/supplier-form";
   }
 
@@ -232,6 +235,7 @@ class SupplierController {
             cells.text("phone", 60),
             cells.text("tax_number", 60),
             cells.text("notes", 2000),
+            PaperWords.known(typed.getOrDefault("language", "")),
             cells.isOn("state"));
     if (!faults.isEmpty()) return form(id, typed, faults, model);
     Optional<Long> kept = suppliers.save(card, who.getName());

@@ -83,6 +83,12 @@ class DayWaits {
         "deliveries wait for their invoices",
         "See them",
         "/prove/sent");
+    waits.since(
+        days.awaited(Awaits.CONSIGNED_SOLD),
+        "line sold consigned goods that are not settled",
+        "lines sold consigned goods that are not settled",
+        "Settle them",
+        "/buy/consigned");
     waits.late(
         days.late(Awaits.IN_REPAIR, today),
         "repair is overdue",

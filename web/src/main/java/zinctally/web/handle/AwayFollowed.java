@@ -17,14 +17,18 @@ import zinctally.store.paper.PostedPaper;
 import zinctally.web.paper.Followed;
 import zinctally.web.paper.Heads;
 
-/** Goods that went to another place, for repair, or came from a customer, and come or go back. */
+/**
+ * Goods that went to another place, for repair, or came from a customer, or were left here, and
+ * come or go back.
+ */
 @Component
 class AwayFollowed implements Followed {
   private static final Map<PaperKind, Awaits> WAIT =
       Map.of(
           PaperKind.ARRIVAL, Awaits.ON_THE_WAY,
           PaperKind.REPAIR_BACK, Awaits.IN_REPAIR,
-          PaperKind.GIVEN_BACK, Awaits.TO_GIVE_BACK);
+          PaperKind.GIVEN_BACK, Awaits.TO_GIVE_BACK,
+          PaperKind.HANDED_OVER, Awaits.KEPT_HERE);
   private static final Map<PaperKind, String> NAMED_IN =
       Map.of(PaperKind.ARRIVAL, "transfer", PaperKind.REPAIR_BACK, "repair");
   private final PaperText texts;
@@ -38,7 +42,7 @@ class AwayFollowed implements Followed {
   }
 
   @Override
-  public boolean begins(PaperKind kind) {
+  public boolean begins(PostedPaper from, PaperKind kind) {
     return WAIT.containsKey(kind);
   }
 
@@ -54,10 +58,9 @@ class AwayFollowed implements Followed {
     if (rows.isEmpty()) return List.of();
     Map<String, String> fields = new HashMap<>(heads.defaults(kind));
     String there = text.field(kind == PaperKind.ARRIVAL ? "into" : "place");
-    fields.put(
-        kind == PaperKind.GIVEN_BACK ? "place" : "into",
-        book.place(there).map(Place::site).orElse(there));
-    if (kind == PaperKind.GIVEN_BACK) fields.put("customer", from.partyName());
+    boolean theirs = kind == PaperKind.GIVEN_BACK || kind == PaperKind.HANDED_OVER;
+    fields.put(theirs ? "place" : "into", book.place(there).map(Place::site).orElse(there));
+    if (theirs) fields.put("customer", from.partyName());
     else fields.put(NAMED_IN.getOrDefault(kind, ""), from.number());
     return List.of(new Draft(kind, fields, rows));
   }

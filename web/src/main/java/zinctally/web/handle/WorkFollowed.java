@@ -40,7 +40,7 @@ class WorkFollowed implements Followed {
   }
 
   @Override
-  public boolean begins(PaperKind kind) {
+  public boolean begins(PostedPaper from, PaperKind kind) {
     return kind == PaperKind.WORK_ORDER || kind == PaperKind.ASSEMBLY;
   }
 

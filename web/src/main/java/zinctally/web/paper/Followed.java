@@ -7,8 +7,8 @@ import zinctally.store.paper.PostedPaper;
 
 /** How papers of some kinds are begun from the one that they follow. */
 public interface Followed {
-  /** Whether it begins papers of a kind. */
-  boolean begins(PaperKind kind);
+  /** Whether it begins papers of a kind from one. */
+  boolean begins(PostedPaper from, PaperKind kind);
 
   /** Whether there is anything to begin one with. */
   default boolean offers(PostedPaper from) {

@@ -119,7 +119,7 @@ class GoOnController {
     PostedPaper paper = papers.find(id).orElseThrow(() -> new NotThere("paper " + id));
     PaperKind kind = PaperKind.ofSlug(slug);
     May.must(May.write(who, kind) && !paper.isVoid());
-    Optional<Followed> by = followed.stream().filter(f -> f.begins(kind)).findFirst();
+    Optional<Followed> by = followed.stream().filter(f -> f.begins(paper, kind)).findFirst();
     if (by.isPresent()) return begun(by.get().from(paper, kind), paper, who, after);
     Map<String, String> fields = new HashMap<>(heads.defaults(kind));
     kind.side().ifPresent(side -> fields.put(side.field(), paper.partyName()));

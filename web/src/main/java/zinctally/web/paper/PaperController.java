@@ -172,7 +172,10 @@ class PaperController {
     return Next.after(paper.kind(), new Next.Open(awaits, owing, owed, whole)).stream()
         .filter(n -> May.write(who, n.kind()))
         .filter(
-            n -> followed.stream().filter(f -> f.begins(n.kind())).allMatch(f -> f.offers(paper)))
+            n ->
+                followed.stream()
+                    .filter(f -> f.begins(paper, n.kind()))
+                    .allMatch(f -> f.offers(paper)))
         .toList();
   }
 

@@ -20,6 +20,7 @@ import zinctally.core.papers.Party;
 import zinctally.store.book.BookStore;
 import zinctally.store.buy.OrderStore;
 import zinctally.store.buy.SupplierStore;
+import zinctally.store.consign.ConsignStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
@@ -48,6 +49,7 @@ public class PaperPdf {
 
   private final CustomerStore customers;
 
+  private final ConsignStore consigned;
   private final Say say;
 
   PaperPdf(
@@ -60,6 +62,7 @@ public class PaperPdf {
       PaperStore papers,
       SupplierStore suppliers,
       CustomerStore customers,
+      ConsignStore consigned,
       Say say) {
     this.pages = pages;
     this.letter = letter;
@@ -70,6 +73,7 @@ public class PaperPdf {
     this.papers = papers;
     this.suppliers = suppliers;
     this.customers = customers;
+    this.consigned = consigned;
     this.say = say;
   }
 
@@ -81,10 +85,16 @@ public class PaperPdf {
   /** The same in a look that is not kept yet. */
   public byte[] handed(PostedPaper paper, LookStore.Look look) throws IOException {
     boolean buying = paper.kind().is(Trait.ORDERS) && paper.kind().isWith(Party.Kind.SUPPLIER);
+    boolean settles = paper.kind().is(Trait.SETTLES);
+    boolean ofSupplier = paper.kind().isWith(Party.Kind.SUPPLIER);
     Draft text = texts.read(paper.id(), paper.version(), paper.kind());
     Optional<CustomerStore.Card> customer =
-        buying ? Optional.empty() : customers.card(paper.party());
-    String language = customer.map(CustomerStore.Card::language).orElse("en");
+        ofSupplier ? Optional.empty() : customers.card(paper.party());
+    String language =
+        customer
+            .map(CustomerStore.Card::language)
+            .or(() -> suppliers.card(paper.party()).map(SupplierStore.Card::language))
+            .orElse("en");
     Context context = letter.context(look, language, paper.number());
     Words w = PaperWords.in(language);
     context.setVariable("paper", paper);
@@ -94,11 +104,12 @@ public class PaperPdf {
     boolean withTax = text.field("prices").equals("included");
     context.setVariable("withTax", withTax);
     context.setVariable("valued", valued(paper.kind()));
-    context.setVariable("credits", paper.kind().is(Trait.VALUED));
+    context.setVariable("credits", paper.kind().is(Trait.VALUED) && !settles);
+    context.setVariable("sold", settles ? consigned.soldFor(paper.id()) : Map.of());
     context.setVariable("notes", text.field("notes"));
     context.setVariable("codes", buying ? suppliers.codes(paper.party()) : Map.of());
     String address =
-        buying
+        ofSupplier
             ? suppliers.card(paper.party()).map(SupplierStore.Card::address).orElse("")
             : customer.map(CustomerStore.Card::address).orElse("");
     List<Letter.Fact> facts = new ArrayList<>();
@@ -138,7 +149,9 @@ public class PaperPdf {
     if (look.shows("code"))
       columns.add(new Letter.Column("code", w.get(buying ? "theirs" : "code"), false));
     columns.add(new Letter.Column("item", w.get("item"), false));
+    if (settles) columns.add(new Letter.Column("sold", w.get("sold.on"), false));
     columns.add(new Letter.Column("quantity", w.get("quantity"), true));
+    if (settles) columns.add(new Letter.Column("soldfor", w.get("sold.for"), true));
     if (paper.kind().is(Trait.PRICED))
       columns.add(new Letter.Column("price", w.get("price"), true));
     if (paper.kind().is(Trait.PRICED) && look.shows("tax"))

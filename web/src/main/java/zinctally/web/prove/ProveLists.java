@@ -53,7 +53,9 @@ class ProveLists {
                 waits("/prove/sent", "Sent, not invoiced", Awaits.SENT_INVOICE, tieOut)
                     .known("deliveries without invoice"),
                 waits("/prove/ahead", "Billed ahead", Awaits.INVOICED_GOODS, tieOut)
-                    .known("invoices without goods deferred")),
+                    .known("invoices without goods deferred"),
+                waits("/prove/consigned", "Owed for consigned goods", Awaits.CONSIGNED_SOLD, tieOut)
+                    .known("consignment sold not settled")),
             group(
                 "Tax",
                 ListPage.at("/prove/tax", "Tax").known("vat return sales tax"),

@@ -21,6 +21,7 @@ import zinctally.web.paper.form.Suggestions;
 /** What papers of selling look like while they are written. */
 @Component
 class SellForms implements AreaForms {
+  private static final Choice STAY = Choice.of("", "go", "here", "stay here for now, as theirs");
   private final Suggestions offered;
   private final Choices choices;
 
@@ -57,6 +58,7 @@ class SellForms implements AreaForms {
                 field("reference", "Their reference"),
                 date("date", "Goes on"),
                 choice("place", "Out of", choices.placesThatSell()),
+                choice("stay", "They", STAY),
                 field("address", "Brought to"),
                 field("notes", "Note to the customer")),
             List.of(
@@ -80,6 +82,7 @@ class SellForms implements AreaForms {
                     "Goods of no delivery",
                     Choice.of("with", "go with this invoice", "later", "go later")),
                 choice("place", "Out of", choices.placesThatSell()),
+                choice("stay", "They", STAY),
                 choice("prices", "Prices", choices.prices()),
                 field("off", "Off the whole")),
             List.of(

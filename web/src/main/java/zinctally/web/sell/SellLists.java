@@ -10,6 +10,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.store.listing.ConsignListings;
 import zinctally.store.listing.CounterListings;
 import zinctally.store.listing.OrderListings;
 import zinctally.store.listing.PartyListings;
@@ -69,6 +70,16 @@ class SellLists {
                 ListPage.at("/sell/returns", "Returns")
                     .known("refunds credit notes exchanges brought back")
                     .lists(a -> SellListings.returns())),
+            group(
+                "Elsewhere and kept",
+                ListPage.at("/sell/at-customers", "At customers")
+                    .known("consignment out ours stall sale or return")
+                    .lists(a -> ConsignListings.atCustomers())
+                    .begins(PaperKind.CONSIGNMENT_OUT),
+                ListPage.at("/sell/kept", "Kept for customers")
+                    .known("bought and left here stored bill and hold collect")
+                    .lists(a -> ConsignListings.kept())
+                    .begins(PaperKind.HANDED_OVER)),
             group(
                 "Being paid",
                 ListPage.at("/sell/open", "Owed by customers")

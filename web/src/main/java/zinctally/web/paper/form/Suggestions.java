@@ -10,6 +10,7 @@ import org.springframework.stereotype.Component;
 import zinctally.core.ledger.Account;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.people.PeopleStore;
@@ -28,6 +29,7 @@ public class Suggestions {
   private final PlaceStore places;
   private final PeopleStore people;
   private final CustomerStore customers;
+  private final GroupStore groups;
   private final Say say;
 
   Suggestions(
@@ -37,6 +39,7 @@ public class Suggestions {
       PlaceStore places,
       PeopleStore people,
       CustomerStore customers,
+      GroupStore groups,
       Say say) {
     this.items = items;
     this.accounts = accounts;
@@ -44,6 +47,7 @@ public class Suggestions {
     this.places = places;
     this.people = people;
     this.customers = customers;
+    this.groups = groups;
     this.say = say;
   }
 
@@ -58,6 +62,23 @@ public class Suggestions {
                             f.code(),
                             f.name(),
                             f.code() + ", " + say.quantity(f.here()) + " " + f.unit() + " here"))
+                .toList());
+  }
+
+  /** Items, and groups of them. */
+  public Suggestion itemsAndGroups() {
+    Suggestion items = items();
+    return new Suggestion(
+        "item-or-group",
+        typed ->
+            Stream.concat(
+                    items.offers().apply(typed).stream(),
+                    like(
+                        typed,
+                        groups.tree().inOrder().stream()
+                            .map(g -> new Offer(g.name(), g.name(), "a group")))
+                        .stream())
+                .limit(MOST)
                 .toList());
   }
 
