@@ -4,6 +4,8 @@ import static zinctally.store.listing.Listing.Type.DATE;
 import static zinctally.store.listing.Listing.Type.HIDDEN;
 import static zinctally.store.listing.Listing.Type.MONEY;
 import static zinctally.store.listing.Listing.Type.NUMBER;
+import static zinctally.store.listing.Listing.Type.PERCENT;
+import static zinctally.store.listing.Listing.Type.PRICE;
 import static zinctally.store.listing.Listing.Type.QUANTITY;
 import static zinctally.store.listing.Listing.Type.TEXT;
 
@@ -59,6 +61,11 @@ public final class ConsignListings {
         "Nobody has goods here on consignment. An agreement comes first: press n, then choose it.");
   }
 
+  /** The same of one supplier. */
+  public static Listing goods(LocalDate day, long supplier) {
+    return goods(day).also("w.id = " + supplier);
+  }
+
   /** What came and went back, line by line. */
   public static Listing movements() {
     return new Listing(
@@ -105,21 +112,9 @@ public final class ConsignListings {
             new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
             new Column("from", "From", "a.date", DATE),
             new Column("about", "About", "coalesce(i.name, g.name, 'everything')", TEXT),
-            new Column(
-                "each",
-                "Cost each",
-                "trim(trailing '.' from trim(trailing '0' from a.each_cost))",
-                TEXT),
-            new Column(
-                "share",
-                "Their share %",
-                "trim(trailing '.' from trim(trailing '0' from a.percent))",
-                TEXT),
-            new Column(
-                "least",
-                "At least",
-                "trim(trailing '.' from trim(trailing '0' from a.least))",
-                TEXT),
+            new Column("each", "Cost each", "a.each_cost", PRICE),
+            new Column("share", "Their share", "a.percent", PERCENT),
+            new Column("least", "At least", "a.least", PRICE),
             new Column(
                 "discounts",
                 "Discounts are borne by",

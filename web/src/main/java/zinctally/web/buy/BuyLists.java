@@ -73,7 +73,8 @@ class BuyLists {
                 ListPage.at("/buy/consigned", "Consigned goods")
                     .known("goods of others keepers sale or return came sold here owed lost")
                     .lists(a -> ConsignListings.goods(a.date()))
-                    .above("buy/consigned", a -> Map.of("due", consigned.due(), "day", a.date()))
+                    .above(
+                        "consign/consigned", a -> Map.of("due", consigned.due(), "day", a.date()))
                     .begins(PaperKind.CONSIGNMENT_IN, PaperKind.CONSIGNMENT_BACK),
                 ListPage.at("/buy/consigned/papers", "In and back")
                     .known("consignment arrived returned to owner")

@@ -32,6 +32,7 @@ import zinctally.store.listing.PartyListings;
 import zinctally.store.parties.MergeStore;
 import zinctally.store.prove.AgeStore;
 import zinctally.store.setup.SetupStore;
+import zinctally.web.consign.ConsignedCard;
 import zinctally.web.listing.ListingPage;
 import zinctally.web.paper.PaperWords;
 import zinctally.web.picture.AgePicture;
@@ -53,6 +54,7 @@ class SupplierController {
   private final Catalogues catalogues;
   private final BookStore books;
   private final MergeStore parties;
+  private final ConsignedCard consigned;
   private final ListingPage lists;
   private final Clock clock;
 
@@ -66,6 +68,7 @@ class SupplierController {
       Catalogues catalogues,
       BookStore books,
       MergeStore parties,
+      ConsignedCard consigned,
       ListingPage lists,
       Clock clock) {
     this.setUp = setUp;
@@ -77,6 +80,7 @@ class SupplierController {
     this.catalogues = catalogues;
     this.books = books;
     this.parties = parties;
+    this.consigned = consigned;
     this.lists = lists;
     this.clock = clock;
   }
@@ -119,10 +123,13 @@ class SupplierController {
                 PaperKind.PURCHASE_ORDER,
                 PaperKind.RECEIPT,
                 PaperKind.BILL,
+                PaperKind.CONSIGNMENT_IN,
                 PaperKind.SUPPLIER_PAYMENT)
             .stream()
             .filter(k -> May.write(request.getUserPrincipal(), k))
             .toList());
+    consigned.ofSupplier(id, LocalDate.now(clock), model);
+    model.addAttribute("maySettle", May.write(request.getUserPrincipal(), PaperKind.SETTLEMENT));
     return lists.show(PartyListings.ofParty(id), "buy/supplier", model, request, response);
   }
 

@@ -28,8 +28,10 @@ import zinctally.core.ledger.AccountKind;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Unit;
+import zinctally.core.units.Units;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.SetUp;
+import zinctally.store.consign.TheirLadders;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemCard;
 import zinctally.store.goods.ItemMerges;
@@ -58,6 +60,7 @@ class GoodsController {
   private final GroupStore groups;
   private final AccountStore accounts;
   private final LadderStore ladders;
+  private final TheirLadders theirs;
   private final BookStore books;
   private final AreaPage page;
   private final Say say;
@@ -75,6 +78,7 @@ class GoodsController {
       GroupStore groups,
       AccountStore accounts,
       LadderStore ladders,
+      TheirLadders theirs,
       BookStore books,
       AreaPage page,
       Say say,
@@ -94,6 +98,7 @@ class GoodsController {
     this.groups = groups;
     this.accounts = accounts;
     this.ladders = ladders;
+    this.theirs = theirs;
     this.books = books;
     this.page = page;
     this.say = say;
@@ -126,7 +131,20 @@ class GoodsController {
     List<LadderStore.Rung> rungs = ladders.ladder(id, card.method(), 8);
     model.addAttribute("rungs", rungs);
     model.addAttribute("ladder", LadderPicture.of(rungs, card.units(), say));
+    model.addAttribute(
+        "theirs", theirs.of(id, 6).stream().map(t -> Theirs.of(t, card.units())).toList());
     return "goods/item";
+  }
+
+  /** Goods of another owner, as they are shown. */
+  record Theirs(String owner, String here, List<LadderStore.Rung> rungs, LadderPicture ladder) {
+    static Theirs of(TheirLadders.Theirs theirs, Units units) {
+      return new Theirs(
+          theirs.owner(),
+          units.say(new Quantity(theirs.here())),
+          theirs.rungs(),
+          LadderPicture.of(theirs.rungs(), units));
+    }
   }
 
   @GetMapping("/goods/item/{id}/movements")

@@ -2,6 +2,7 @@ package zinctally.web.picture;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Units;
 import zinctally.store.goods.LadderStore;
@@ -24,6 +25,20 @@ public record LadderPicture(List<Row> rows, int height) {
 
   /** Lengths are in proportion to quantities, the longest arrival taking the whole width. */
   public static LadderPicture of(List<LadderStore.Rung> rungs, Units units, Say say) {
+    return of(
+        rungs, units, r -> say.each(r.value(), r.quantity()), d -> ", " + say.money(d.value()));
+  }
+
+  /** The same of goods that have no cost here. */
+  public static LadderPicture of(List<LadderStore.Rung> rungs, Units units) {
+    return of(rungs, units, r -> "", d -> "");
+  }
+
+  private static LadderPicture of(
+      List<LadderStore.Rung> rungs,
+      Units units,
+      Function<LadderStore.Rung, String> each,
+      Function<LadderStore.Draw, String> value) {
     double most = rungs.stream().mapToLong(LadderStore.Rung::quantity).max().orElse(1);
     List<Row> rows = new ArrayList<>();
     int y = 0;
@@ -38,11 +53,7 @@ public record LadderPicture(List<Row> rows, int height) {
                 x,
                 Math.max(1, width - 1.5),
                 width > 62 ? shortened(number) : "",
-                number
-                    + " took "
-                    + units.say(new Quantity(draw.quantity()))
-                    + ", "
-                    + say.money(draw.value()),
+                number + " took " + units.say(new Quantity(draw.quantity())) + value.apply(draw),
                 false,
                 "/papers/" + draw.paper().id()));
         x += width;
@@ -62,7 +73,7 @@ public record LadderPicture(List<Row> rows, int height) {
       rows.add(
           new Row(
               (rung.back() ? "Back, " : "") + rung.paper().number() + ", " + rung.paper().date(),
-              say.each(rung.value(), rung.quantity()),
+              each.apply(rung),
               y,
               bars));
       y += STEP;

@@ -36,6 +36,7 @@ import zinctally.store.sell.CustomerStore;
 import zinctally.store.sell.PriceStore;
 import zinctally.store.sell.StatementStore;
 import zinctally.store.setup.SetupStore;
+import zinctally.web.consign.ConsignedCard;
 import zinctally.web.listing.ListingPage;
 import zinctally.web.paper.AccountPdf;
 import zinctally.web.paper.PaperWords;
@@ -61,6 +62,7 @@ class CustomerController {
   private final AccountPdf pdfs;
   private final BookStore books;
   private final MergeStore parties;
+  private final ConsignedCard consigned;
   private final ListingPage lists;
   private final Clock clock;
 
@@ -75,6 +77,7 @@ class CustomerController {
       AccountPdf pdfs,
       BookStore books,
       MergeStore parties,
+      ConsignedCard consigned,
       ListingPage lists,
       Clock clock) {
     this.setUp = setUp;
@@ -87,6 +90,7 @@ class CustomerController {
     this.pdfs = pdfs;
     this.books = books;
     this.parties = parties;
+    this.consigned = consigned;
     this.lists = lists;
     this.clock = clock;
   }
@@ -136,6 +140,7 @@ class CustomerController {
             .stream()
             .filter(k -> May.write(request.getUserPrincipal(), k))
             .toList());
+    consigned.ofCustomer(id, model);
     return lists.show(PartyListings.ofParty(id), "sell/customer", model, request, response);
   }
 
