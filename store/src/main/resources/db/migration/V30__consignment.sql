@@ -30,6 +30,8 @@ create table if not exists agreement_line (
   index agreement_by_item (item_id)
 );
 
+alter table lot add column if not exists price decimal(18,6) null comment 'of this piece alone, for one base unit';
+
 alter table quantity_move add index if not exists move_by_place_alone (place_id, item_id, date);
 
 -- As before; also the names of places at them, and of theirs here, in the lines of papers.

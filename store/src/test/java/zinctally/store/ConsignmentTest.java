@@ -12,8 +12,15 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
+import zinctally.store.book.SetUp;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
+import zinctally.store.listing.Ask;
+import zinctally.store.listing.ConsignListings;
+import zinctally.store.listing.ListingStore;
+import zinctally.store.parties.MergeStore;
+import zinctally.store.sell.TillStore;
 
 /** Goods of suppliers that are here on consignment, worked by hand to the cent. */
 class ConsignmentTest {
@@ -450,5 +457,122 @@ class ConsignmentTest {
     assertThat(cost("FIFO")).isEqualTo(3800);
     book.amend(sale, PaperKind.INVOICE, head, FreshBook.rows("FIFO", "2", "15.00"));
     assertThat(owed("FIFO")).isEqualTo(2000);
+  }
+
+  @Test
+  void pieces_of_an_edition_have_prices_of_their_own_of_which_there_is_a_share() {
+    agreed("2026-01-01", Map.of(), "share", "EX", "70");
+    book.paper(
+        PaperKind.CONSIGNMENT_IN,
+        "2026-01-03",
+        Map.of("supplier", "Hana Keeper"),
+        "item quantity numbers price",
+        "EX",
+        "2",
+        "P-1, P-2",
+        "40.00",
+        "EX",
+        "1",
+        "P-3",
+        "60.00");
+    sell("2026-01-10", "EX", "1", "", "numbers", "P-3");
+    assertThat(owed("EX")).isEqualTo(4200);
+    assertThatThrownBy(() -> sell("2026-01-11", "EX", "1", "", "numbers", "P-4"))
+        .hasMessageContaining("At what price?");
+    sell("2026-01-12", "EX", "2", "", "numbers", "P-1, P-2");
+    assertThat(owed("EX")).isEqualTo(4200 + 5600);
+  }
+
+  @Test
+  void two_keepers_that_are_one_have_one_agreement_and_one_heap_of_jars() {
+    agreed("2026-01-01", Map.of(), "cost", "FIFO", "10");
+    comes("2026-01-03", "FIFO", "5", "");
+    book.paper(
+        PaperKind.AGREEMENT,
+        "2026-01-01",
+        Map.of("supplier", "H. Keeper"),
+        "item cost",
+        "FIFO",
+        "10");
+    book.paper(
+        PaperKind.CONSIGNMENT_IN,
+        "2026-01-04",
+        Map.of("supplier", "H. Keeper"),
+        "item quantity",
+        "FIFO",
+        "2");
+    sell("2026-01-10", "FIFO", "6", "15.00");
+    MergeStore parties = book.get(MergeStore.class);
+    book.get(SetUp.class)
+        .alone(
+            () -> {
+              parties.merge(
+                  parties.named(Party.Kind.SUPPLIER, "H. Keeper").orElseThrow(),
+                  parties.named(Party.Kind.SUPPLIER, "Hana Keeper").orElseThrow(),
+                  "tester");
+              return null;
+            });
+    assertThat(at(HERE, "FIFO")).isEqualTo(1);
+    sell("2026-01-11", "FIFO", "1", "15.00");
+    settle("2026-02-01", "FIFO", "7", "");
+    assertThat(owed("FIFO")).isZero();
+  }
+
+  @Test
+  void counting_at_their_place_finds_and_misses_what_is_theirs() {
+    agreed("2026-01-01", Map.of(), "cost", "FIFO", "10", "AVERAGE", "10");
+    comes("2026-01-03", "FIFO", "5", "", "AVERAGE", "5", "");
+    book.paper(
+        PaperKind.STOCK_COUNT,
+        "2026-01-10",
+        Map.of("place", HERE),
+        "item expected counted",
+        "FIFO",
+        "5",
+        "4",
+        "AVERAGE",
+        "5",
+        "6");
+    assertThat(owed("FIFO")).isEqualTo(1000);
+    assertThat(book.booked("COUNT_DIFFERENCES", "FIFO", "2026-12-31")).isEqualTo(1000);
+    assertThat(at(HERE, "AVERAGE")).isEqualTo(6);
+    assertThat(owed("AVERAGE")).isZero();
+  }
+
+  @Test
+  void over_the_counter_theirs_are_sold_too_and_the_six_figures_say_so_at_each_date() {
+    book.get(TillStore.class).open("Store", 0, "tester");
+    agreed("2026-01-01", Map.of(), "share", "FIFO", "50");
+    comes("2026-01-03", "FIFO", "5", "");
+    book.paper(
+        PaperKind.COUNTER_SALE,
+        "2026-01-10",
+        Map.of("cash", "50"),
+        "item quantity price",
+        "FIFO",
+        "2",
+        "9.00");
+    goods(PaperKind.CONSIGNMENT_BACK, "2026-01-12", "FIFO", "1", "");
+    settle("2026-01-15", "FIFO", "2", "");
+    assertThat(figures("2026-01-05")).isEqualTo("came 5 sold 0 back 0 lost 0 here 5 owed 0");
+    assertThat(figures("2026-01-10")).isEqualTo("came 5 sold 2 back 0 lost 0 here 3 owed 900");
+    assertThat(figures("2026-01-15")).isEqualTo("came 5 sold 2 back 1 lost 0 here 2 owed 0");
+  }
+
+  private String figures(String day) {
+    StringBuilder says = new StringBuilder();
+    book.get(ListingStore.class)
+        .all(
+            ConsignListings.goods(java.time.LocalDate.parse(day)),
+            Ask.ALL,
+            row -> {
+              for (String figure : List.of("came", "sold", "back", "lost", "here"))
+                says.append(figure)
+                    .append(' ')
+                    .append(((Number) row.get(figure)).longValue() / 1_000_000)
+                    .append(' ');
+              says.append("owed ").append(((Number) row.get("owed")).longValue());
+            });
+    return says.toString();
   }
 }

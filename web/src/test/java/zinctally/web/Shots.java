@@ -33,14 +33,15 @@ class Shots {
       views.put("repair", "/drafts/" + repaired(desk));
       views.put(
           "supplier",
-          "/buy/supplier/" + id(desk, "select min(id) from party where name = 'Calder Glass'"));
+          "/buy/supplier/"
+              + id(desk, "select min(id) from party where name = 'Hana Birch, keeper'"));
       views.put(
           "invoice",
           "/papers/"
               + id(
                   desk, "select max(id) from paper where kind = 'INVOICE' and number like '%242'"));
       views.put("tie-out", "/prove?date=2026-11-20");
-      views.put("valuation", "/ask?date=2026-11-20");
+      views.put("consigned", "/buy/consigned");
       views.put(
           "why",
           "/papers/"

@@ -5,9 +5,10 @@ import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 
 /**
- * Goods taken from one place of ours to another.
+ * Goods taken from one place to another.
  *
+ * @param from null when they were nowhere before
  * @param into null when they are nowhere any more
  * @param quantity base units, above zero
  */
-public record Carried(Item item, Place from, @Nullable Place into, Quantity quantity) {}
+public record Carried(Item item, @Nullable Place from, @Nullable Place into, Quantity quantity) {}

@@ -1,5 +1,6 @@
 package zinctally.core.papers;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -191,6 +192,11 @@ public interface Catalogue {
       return at.values().stream().mapToLong(Long::longValue).sum();
     }
   }
+
+  /**
+   * What pieces with these numbers are sold for, each the same; empty when no such price is said.
+   */
+  Optional<BigDecimal> piecePrice(long item, Collection<String> codes);
 
   /** What is free of an item, promises taken off. */
   Free free(long item, long place);

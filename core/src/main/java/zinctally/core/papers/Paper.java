@@ -58,7 +58,7 @@ public interface Paper {
   /** Its lines as they are kept; empty when they are kept otherwise. */
   List<Row> rows();
 
-  /** What it takes from one place of ours to another, line by line. */
+  /** What it takes from one place to another, line by line, as far as its proof shows it. */
   default List<Carried> carried() {
     return List.of();
   }

@@ -12,6 +12,7 @@ import static zinctally.core.papers.PaperKind.Trait.COUNTED;
 import static zinctally.core.papers.PaperKind.Trait.COUNTER;
 import static zinctally.core.papers.PaperKind.Trait.CREDITS;
 import static zinctally.core.papers.PaperKind.Trait.HANDED;
+import static zinctally.core.papers.PaperKind.Trait.LABELLED;
 import static zinctally.core.papers.PaperKind.Trait.MAKES;
 import static zinctally.core.papers.PaperKind.Trait.MENDS;
 import static zinctally.core.papers.PaperKind.Trait.MOVES_GOODS;
@@ -77,6 +78,7 @@ public enum PaperKind {
       "goods of others keeper brings sale or return",
       MOVES_GOODS,
       OF_ANYONE,
+      LABELLED,
       HANDED),
   CONSIGNMENT_BACK(
       "Consignment back",
@@ -302,6 +304,8 @@ public enum PaperKind {
     SETTLES,
     /** Money changes hands with it alone. */
     PAYS,
+    /** What comes with it gets labels of ours, and pieces can have prices of their own. */
+    LABELLED,
     /** Its lines have prices. */
     PRICED,
     /** Its lines have a worth, and no price. */

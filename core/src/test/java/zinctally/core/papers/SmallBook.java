@@ -75,6 +75,7 @@ public final class SmallBook implements Catalogue {
   public final List<Consigned> consigned = new ArrayList<>();
   public @Nullable Terms terms;
   public long onHand;
+  public @Nullable BigDecimal piecePrice;
   public Promised promised = new Promised(0, 0, "");
   public Free free = new Free(0, 0, 0, null);
   public LocalDate firstOpenDay = LocalDate.of(2025, 1, 1);
@@ -237,7 +238,7 @@ public final class SmallBook implements Catalogue {
 
   @Override
   public Optional<ItemGroup> group(String name) {
-    return name.equals("Honey") ? Optional.of(new ItemGroup(7, "Honey")) : Optional.empty();
+    return name.equals("Jars") ? Optional.of(new ItemGroup(7, "Jars")) : Optional.empty();
   }
 
   @Override
@@ -366,6 +367,11 @@ public final class SmallBook implements Catalogue {
     return kept.stream()
         .filter(k -> k.lot().item() == item && wanted.contains(k.lot().code().toLowerCase()))
         .toList();
+  }
+
+  @Override
+  public Optional<BigDecimal> piecePrice(long item, Collection<String> codes) {
+    return Optional.ofNullable(piecePrice);
   }
 
   @Override

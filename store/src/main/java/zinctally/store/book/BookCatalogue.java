@@ -1,5 +1,6 @@
 package zinctally.store.book;
 
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -189,6 +190,11 @@ public final class BookCatalogue implements Catalogue {
   @Override
   public List<Kept> lots(long item, Collection<String> codes) {
     return lots.named(item, codes, amends);
+  }
+
+  @Override
+  public Optional<BigDecimal> piecePrice(long item, Collection<String> codes) {
+    return lots.price(item, codes);
   }
 
   @Override

@@ -1,11 +1,13 @@
 package zinctally.store.book;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.goods.Lot;
 import zinctally.core.papers.Catalogue;
@@ -38,6 +40,20 @@ final class LotLookup {
                           row.getObject(3, LocalDate.class)))
               .list());
     return kept(lots, amends);
+  }
+
+  /** The price of their own that all of these have. */
+  Optional<BigDecimal> price(long item, Collection<String> codes) {
+    if (codes.isEmpty()) return Optional.empty();
+    return sql.sql(
+            """
+            select if(count(*) = count(price) and min(price) = max(price), min(price), null)
+            from lot where item_id = :item and code in (:codes)
+            """)
+        .param("item", item)
+        .param("codes", codes)
+        .query((row, n) -> Optional.ofNullable(row.getBigDecimal(1)))
+        .single();
   }
 
   List<Catalogue.Kept> at(long item, long place, int atMost, long amends) {

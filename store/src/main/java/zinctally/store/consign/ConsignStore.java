@@ -1,5 +1,6 @@
 package zinctally.store.consign;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -136,5 +137,43 @@ public class ConsignStore {
                         row.getObject(4, Long.class))))
         .list();
     return sold;
+  }
+
+  /**
+   * What a label says.
+   *
+   * @param number the serial number; empty for none
+   * @param price for one base unit; null when there is none
+   * @param many how many alike
+   */
+  public record Label(
+      String code, String name, String number, @Nullable BigDecimal price, int many) {}
+
+  /**
+   * What came with a paper, to be labelled: a number of its own each, else as many as there are.
+   */
+  public List<Label> labels(long paper, int atMost) {
+    return sql.sql(
+            """
+            select coalesce(i.gtin, i.code), i.name, coalesce(l.code, ''),
+              coalesce(l.price, (select r.price from item_price r where r.item_id = i.id
+                and r.min_quantity = 0 and r.from_date <= current_date
+                order by r.list_id, r.from_date desc limit 1)),
+              ceil(sum(m.quantity) / 1000000)
+            from quantity_move m join item i on i.id = m.item_id
+            left join lot l on l.id = nullif(m.lot_id, 0)
+            where m.paper_id = ? group by i.id, l.id having sum(m.quantity) > 0
+            order by min(m.line), l.code limit ?
+            """)
+        .params(paper, atMost)
+        .query(
+            (row, n) ->
+                new Label(
+                    Objects.requireNonNull(row.getString(1)),
+                    Objects.requireNonNull(row.getString(2)),
+                    Objects.requireNonNull(row.getString(3)),
+                    row.getBigDecimal(4),
+                    row.getInt(5)))
+        .list();
   }
 }

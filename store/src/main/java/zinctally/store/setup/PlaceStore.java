@@ -62,6 +62,20 @@ public class PlaceStore {
         .list();
   }
 
+  /** Names of where suppliers have good goods on consignment. */
+  public List<String> ofSuppliers() {
+    return sql.sql(
+            """
+            select p.name from place p join party o on o.id = p.owner_id and o.kind = 'SUPPLIER'
+            where p.standing_id = 1 and %s
+              and exists (select 1 from place_stock s where s.place_id = p.id and s.quantity <> 0)
+            order by p.name limit 500
+            """
+                .formatted(Here.CHOSEN))
+        .query(String.class)
+        .list();
+  }
+
   /** Places in use and those where something of ours is. */
   public List<Place> whereOurGoodsAre() {
     return sql.sql(

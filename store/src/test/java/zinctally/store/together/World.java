@@ -198,6 +198,7 @@ final class World {
         () -> paper(PaperKind.INVOICE, "2026-03-09", "item quantity price", "K" + n, "1", "9.00"));
     does("counts a piece", () -> count());
     does("posts a count", () -> book.get(Posting.class).post(counted, "tester"));
+    deeds.putAll(new Keeper(book, n).deeds());
     does("saves a draft", () -> save());
     does("posts the draft", () -> book.get(Posting.class).post(draft, "tester"));
   }

@@ -67,6 +67,7 @@ class ConsignForms implements AreaForms {
             text("of", "Order", offered.papers("consigned", PaperKind.PURCHASE_ORDER)),
             text("item", "Item", offered.items()),
             figure("quantity", "Quantity"),
+            figure("price", "Price, of its own"),
             text("memo", "Note"),
             shown("owed", "When sold, is owed")));
   }

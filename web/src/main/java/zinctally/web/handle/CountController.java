@@ -8,8 +8,10 @@ import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -80,7 +82,7 @@ class CountController {
     model.addAttribute("fields", fields);
     model.addAttribute("faults", faults);
     model.addAttribute("scopes", Scope.values());
-    model.addAttribute("places", places.inUse());
+    model.addAttribute("places", countable());
     model.addAttribute(
         "groups", groups.tree().inOrder().stream().map(GroupStore.Group::name).toList());
     return "handle/count-new";
@@ -109,7 +111,7 @@ class CountController {
     if (scope.named() && value.isEmpty() && !faults.containsKey("value"))
       cells.fault("value", "Which one?");
     String place = cells.text("place", 120);
-    if (!places.inUse().contains(place)) cells.fault("place", "Which place?");
+    if (!countable().contains(place)) cells.fault("place", "Which place?");
     Optional<Quantity> quantity =
         cells
             .number("quantity", 12, Typed.amount(9, 6), "A number from zero, or nothing.")
@@ -213,5 +215,10 @@ class CountController {
 
   static String says(Refused refused) {
     return String.join(" ", refused.faults().stream().map(f -> f.says()).toList());
+  }
+
+  /** Places of ours, and where suppliers have goods here. */
+  private List<String> countable() {
+    return Stream.concat(places.inUse().stream(), places.ofSuppliers().stream()).toList();
   }
 }

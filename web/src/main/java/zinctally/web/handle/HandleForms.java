@@ -42,7 +42,7 @@ class HandleForms implements AreaForms {
     return List.of(
         new PaperForm(
             PaperKind.ADJUSTMENT,
-            List.of(date("date", "Date"), choice("place", "At", choices.places())),
+            List.of(date("date", "Date"), choice("place", "At", choices.placesToPutRight())),
             List.of(
                 text("item", "Item", offered.items()),
                 figure("quantity", "Up or down by"),
@@ -55,7 +55,7 @@ class HandleForms implements AreaForms {
             PaperKind.STOCK_COUNT,
             List.of(
                 date("date", "Day of the count"),
-                choice("place", "At", choices.places()),
+                choice("place", "At", choices.placesToPutRight()),
                 field("sheet", "Count sheet")),
             List.of(
                 text("item", "Item", offered.items()),

@@ -110,6 +110,7 @@ class PaperController {
     model.addAttribute("mayRepeat", paper.kind().is(Trait.REPEATS) && May.write(who, paper.kind()));
     model.addAttribute("valued", paper.kind().is(Trait.VALUED));
     model.addAttribute("sells", paper.kind().is(Trait.SELLS));
+    model.addAttribute("labelled", paper.kind().is(Trait.LABELLED));
     model.addAttribute("across", paper.kind().is(Trait.ACROSS));
     boolean recipe = paper.kind().is(Trait.RECIPES);
     model.addAttribute("recipe", recipe);

@@ -99,6 +99,7 @@ public class PaperPdf {
     Words w = PaperWords.in(language);
     context.setVariable("paper", paper);
     context.setVariable("buying", buying);
+    context.setVariable("noted", noted(paper.kind()));
     context.setVariable("in", new InWords(w));
     context.setVariable("priced", paper.kind().is(Trait.PRICED));
     boolean withTax = text.field("prices").equals("included");
@@ -173,6 +174,13 @@ public class PaperPdf {
         .filter(Objects::nonNull)
         .findFirst()
         .orElse("");
+  }
+
+  /**
+   * Whether what is written of a line is a note beside its item, and not what the item is called.
+   */
+  private static boolean noted(PaperKind kind) {
+    return kind.side().isEmpty() || kind.is(Trait.OF_ANYONE) || kind.is(Trait.ACROSS);
   }
 
   /** Whether it says what things cost; goods that only go say nothing of it. */

@@ -66,7 +66,7 @@ class PlacesBeside {
     for (Carried goods : paper.carried()) {
       long micros = times * goods.quantity().micros();
       Map<String, Long> places = changes.computeIfAbsent(goods.item(), i -> new LinkedHashMap<>());
-      places.merge(goods.from().name(), -micros, Math::addExact);
+      if (goods.from() != null) places.merge(goods.from().name(), -micros, Math::addExact);
       if (goods.into() != null) places.merge(goods.into().name(), micros, Math::addExact);
     }
   }

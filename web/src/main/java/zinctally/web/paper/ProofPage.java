@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.core.cost.EventKind;
+import zinctally.core.cost.Method;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
@@ -270,9 +271,11 @@ class ProofPage {
                           d -> {
                             PaperStore.PaperRef from = refs.get(d.arrival());
                             return item.units().say(new Quantity(d.quantity()))
-                                + (from == null
-                                    ? " at the average, "
-                                    : " from " + from.number() + ", ")
+                                + (from != null
+                                    ? " from " + from.number() + ", "
+                                    : item.method() == Method.AVERAGE
+                                        ? " at the average, "
+                                        : " taken with it, ")
                                 + say.money(d.value());
                           })
                       .toList();

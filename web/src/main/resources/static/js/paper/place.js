@@ -25,7 +25,7 @@ export const place = () => {
     const row = $(`tr[data-row="${d.dataset.line}"]`, table);
     const item = row && $("[data-col=item]", row);
     if (!row || (item && !asSent(item))) return;
-    for (const what of ["name", "amount", "free", "given", "awaited", "margin", "list", "apart"]) {
+    for (const what of ["name", "amount", "free", "given", "awaited", "margin", "list", "apart", "owed"]) {
       const to = $(`[data-shown=${what}]`, row);
       const says = d.dataset[what] || "";
       if (to) to.textContent = says && to.dataset.says ? `${says} ${to.dataset.says}` : says;

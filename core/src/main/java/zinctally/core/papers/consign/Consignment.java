@@ -1,11 +1,14 @@
 package zinctally.core.papers.consign;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.Carried;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -38,8 +41,9 @@ public record Consignment(
     implements Paper {
   /**
    * @param ordered what of it was ordered; empty for goods that go back
+   * @param price for one base unit of these pieces alone; null for the list's
    */
-  public record Line(Moved goods, List<Flow.Portion> ordered) {}
+  public record Line(Moved goods, List<Flow.Portion> ordered, @Nullable BigDecimal price) {}
 
   @Override
   public Optional<Party> party() {
@@ -67,8 +71,16 @@ public record Consignment(
     return lines.stream().map(Consignment::row).toList();
   }
 
+  @Override
+  public List<Carried> carried() {
+    boolean comes = kind == PaperKind.CONSIGNMENT_IN;
+    return lines.stream()
+        .map(l -> l.goods.carried(comes ? null : place, comes ? place : null))
+        .toList();
+  }
+
   private static Row row(Line line) {
-    Row row = line.goods.at(null);
+    Row row = line.goods.at(null).priced(line.price, BigDecimal.ZERO);
     if (line.ordered.isEmpty()) return row;
     Awaited order = line.ordered.get(0).of();
     return row.from(new Row.From(order.paper(), order.line()));

@@ -1,5 +1,6 @@
 package zinctally.core.papers.consign;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -7,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.NullUnmarked;
+import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
@@ -59,7 +61,7 @@ public final class ConsignmentReader {
       RowReader row = in.row(one.row());
       if (comes && who != null && date != null) agreed(row, one, who, date);
       List<Flow.Portion> ordered = comes ? ordered(row, one, who, date) : List.of();
-      lines.add(new Consignment.Line(one, ordered));
+      lines.add(new Consignment.Line(one, ordered, comes ? price(row, one) : null));
     }
     return in.done(
         () -> new Consignment(in.draft.kind(), date, who, number, place, note, List.copyOf(lines)));
@@ -87,6 +89,18 @@ public final class ConsignmentReader {
     Optional<Terms> terms = in.book.terms(who.id(), goods.item().id(), date);
     if (terms.isEmpty()) row.fault("item", Taking.missing(goods.item(), who, date));
     else row.beside("owed", terms.get().says(in.book.rules().coin()));
+  }
+
+  /** What these pieces are sold for, if not as the list says; they must be told apart for that. */
+  private static BigDecimal price(RowReader row, Moved goods) {
+    BigDecimal price = row.price(false);
+    if (price != null && goods.item().tracking() != Tracking.SERIAL)
+      row.fault(
+          "price",
+          "Only pieces with serial numbers have prices of their own; that of "
+              + goods.item().name()
+              + " is under Prices.");
+    return price;
   }
 
   /** What of it was ordered on consignment, with the order named in the row. */

@@ -20,6 +20,7 @@ import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.flow.Numbered;
+import zinctally.core.papers.read.Margin;
 import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
@@ -271,10 +272,10 @@ public final class Taking {
         + " "
         + (micros == Quantity.ONE ? "is " : "are ")
         + owner.name()
-        + "'s: "
+        + "'s"
         + (ours
-            ? in.say(owed) + " is owed for it (" + terms.says(in.book.rules().coin()) + ")."
-            : "they bear what is lost.");
+            ? Margin.OWED + in.say(owed) + " (" + terms.says(in.book.rules().coin()) + ")."
+            : "; they bear what is lost.");
   }
 
   /** That nothing is agreed about goods on a day. */

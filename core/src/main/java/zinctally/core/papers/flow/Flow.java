@@ -1,7 +1,12 @@
 package zinctally.core.papers.flow;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import zinctally.core.goods.Item;
+import zinctally.core.number.Quantity;
+import zinctally.core.papers.Carried;
+import zinctally.core.papers.Place;
 import zinctally.core.papers.consign.Restated;
 import zinctally.core.papers.consign.Taken;
 
@@ -39,6 +44,22 @@ public record Flow(
   /** Millionths of ours that move now. */
   public long ours() {
     return now - taken.stream().mapToLong(Taken::micros).sum();
+  }
+
+  /**
+   * What goes from where, as far as it is others' or stays here.
+   *
+   * @param from where ours go from
+   * @param micros millionths that go
+   * @param kept where they stay; null when they go
+   */
+  public List<Carried> carried(Item item, Place from, long micros, @Nullable Place kept) {
+    List<Carried> carried = new ArrayList<>();
+    long ours = micros - taken.stream().mapToLong(Taken::micros).sum();
+    if (kept != null && ours > 0) carried.add(new Carried(item, from, kept, new Quantity(ours)));
+    for (Taken some : taken)
+      carried.add(new Carried(item, some.from(), kept, new Quantity(some.micros())));
+    return carried;
   }
 
   /** The order whose goods it takes; zero for none. */

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.Carried;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -59,6 +60,11 @@ public record GivenBack(
   @Override
   public List<Row> rows() {
     return lines.stream().map(l -> l.goods.at(place)).toList();
+  }
+
+  @Override
+  public List<Carried> carried() {
+    return lines.stream().map(l -> l.goods.carried(place, null)).toList();
   }
 
   @Override

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
+import zinctally.core.papers.Carried;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -66,6 +67,11 @@ public record TakenIn(
   @Override
   public List<Row> rows() {
     return lines.stream().map(l -> l.at(place)).toList();
+  }
+
+  @Override
+  public List<Carried> carried() {
+    return lines.stream().map(l -> l.carried(null, place)).toList();
   }
 
   @Override

@@ -11,6 +11,7 @@ import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
+import zinctally.core.papers.Carried;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
@@ -97,6 +98,14 @@ public record Delivery(
                     .worded(l.item().saleWording())
                     .of(l.quantity(), l.unit())
                     .from(Row.From.of(l.flow())))
+        .toList();
+  }
+
+  /** What stays here as the customer's, and what was a supplier's. */
+  @Override
+  public List<Carried> carried() {
+    return lines.stream()
+        .flatMap(l -> l.flow.carried(l.item, place, l.quantity.micros(), kept).stream())
         .toList();
   }
 

@@ -27,7 +27,7 @@ public record Moved(
     return Row.of(row, item).at(place).worded(memo).of(quantity, unit);
   }
 
-  public Carried carried(Place from, Place into) {
+  public Carried carried(@Nullable Place from, @Nullable Place into) {
     return new Carried(item, from, into, quantity);
   }
 

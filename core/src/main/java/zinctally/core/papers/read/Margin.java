@@ -15,10 +15,15 @@ public final class Margin {
 
   private static final String UNDER = ", under its present cost";
 
+  /** What stands before what consigned goods cost, in a sentence about them. */
+  public static final String OWED = "; owed for it: ";
+
   private Margin() {}
 
   /** The same sentence for somebody who is not to know what goods cost. */
   public static String withoutCost(String says) {
+    int owed = says.indexOf(OWED);
+    if (owed >= 0) return says.substring(0, owed) + ".";
     int under = says.indexOf(UNDER);
     return under < 0 ? says : says.substring(0, under + UNDER.length()) + ".";
   }

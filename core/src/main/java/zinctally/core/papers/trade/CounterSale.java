@@ -10,6 +10,7 @@ import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Money;
 import zinctally.core.papers.Allowed;
+import zinctally.core.papers.Carried;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.Head;
@@ -67,6 +68,11 @@ public record CounterSale(
   @Override
   public Paper withPlaces(UnaryOperator<Place> made) {
     return new CounterSale(sale.withPlaces(made), tenders, credit, given, change, later, seller);
+  }
+
+  @Override
+  public List<Carried> carried() {
+    return sale.carried();
   }
 
   @Override

@@ -13,6 +13,7 @@ import zinctally.core.ledger.Role;
 import zinctally.core.number.Money;
 import zinctally.core.number.Spread;
 import zinctally.core.papers.Allowed;
+import zinctally.core.papers.Carried;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.Head;
@@ -106,6 +107,15 @@ public record Trade(
   @Override
   public Trade withPlaces(UnaryOperator<Place> made) {
     return new Trade(kind, date, due, who, theirNumber, place, kept(made), bears);
+  }
+
+  /** What stays here as the customer's, and what was a supplier's. */
+  @Override
+  public List<Carried> carried() {
+    return lines.stream()
+        .filter(TradeLine::moves)
+        .flatMap(l -> l.flow().carried(l.goods(), l.place(), l.flow().now(), l.kept()).stream())
+        .toList();
   }
 
   /** Its lines with the places where their goods stay put right. */

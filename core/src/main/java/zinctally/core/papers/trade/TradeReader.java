@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
+import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
@@ -108,7 +109,7 @@ public final class TradeReader {
     boolean one = alone && row.cell("quantity").isEmpty();
     Units.Typed quantity =
         one ? units.read("1").orElseThrow() : row.above(units, "; what comes back is a return.");
-    BigDecimal price = row.price(true);
+    BigDecimal price = price(row, item);
     if (item != null) row.facts(item, quantity, null);
     else
       row.facts(
@@ -135,6 +136,28 @@ public final class TradeReader {
             off,
             rate,
             row.sound()));
+  }
+
+  /** The price typed, else that of the pieces named. */
+  private BigDecimal price(RowReader row, Item item) {
+    boolean pieces =
+        !buying
+            && item != null
+            && item.tracking() == Tracking.SERIAL
+            && row.cell("price").isEmpty()
+            && !row.cell("numbers").isEmpty();
+    Optional<BigDecimal> own =
+        pieces
+            ? in.book.piecePrice(item.id(), List.of(row.cell("numbers").strip().split("[,;\\s]+")))
+            : Optional.empty();
+    own.ifPresent(
+        p ->
+            row.note(
+                "price",
+                "They have a price of their own: "
+                    + in.book.rules().coin().price(p).toPlainString()
+                    + "."));
+    return own.isPresent() ? own.get() : row.price(true);
   }
 
   /** The rows with their amounts, once what comes off the whole is spread over them. */

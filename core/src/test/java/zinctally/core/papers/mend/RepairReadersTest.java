@@ -262,8 +262,8 @@ class RepairReadersTest {
     assertThat(plan.events()).isEmpty();
     assertThat(book.faults(two.line("item", "HIVE", "quantity", "2")))
         .containsExactly(
-            "rows.1.quantity: 1 of Fenwick Garden's The hive are here to be given back.");
+            "rows.1.quantity: 1 of Fenwick Garden's The hive are here to be handed over.");
     assertThat(book.faults(two.with("customer", "Nobody")))
-        .contains("customer: Of \"Nobody\" nothing was taken in.");
+        .contains("customer: Nothing of \"Nobody\" is here.");
   }
 }

@@ -34,7 +34,17 @@ public class Choices {
 
   /** Where goods are that may be sold. */
   public Choice placesThatSell() {
-    return Choice.from(() -> words(Map.of(), places.thatSell(), p -> p));
+    return Choice.from(() -> words(Map.of(), with(places.thatSell()), p -> p));
+  }
+
+  /** Where goods are that can be found or lost: ours, and suppliers' on consignment. */
+  public Choice placesToPutRight() {
+    return Choice.from(() -> words(Map.of(), with(places.inUse()), p -> p));
+  }
+
+  /** Those, and where suppliers have goods here. */
+  private List<String> with(List<String> ours) {
+    return Stream.concat(ours.stream(), places.ofSuppliers().stream()).toList();
   }
 
   /** A place itself, whatever the standing of what comes there. */

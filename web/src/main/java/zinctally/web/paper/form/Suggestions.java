@@ -167,7 +167,13 @@ public class Suggestions {
   }
 
   public Suggestion places() {
-    return new Suggestion("place", typed -> like(typed, places.inUse().stream().map(Offer::of)));
+    return new Suggestion(
+        "place",
+        typed ->
+            like(
+                typed,
+                Stream.concat(places.inUse().stream(), places.ofSuppliers().stream())
+                    .map(Offer::of)));
   }
 
   public Suggestion parties(Party.Kind side) {
