@@ -174,7 +174,7 @@ class DemoConsigning {
         DemoPapers.row("CAN-16", "7", "4.60"));
     papers.post(
         PaperKind.INVOICE,
-        head("2026-11-11", "customer", FARM, "stay", "here"),
+        head("2026-11-11", "customer", FARM, "goods", "stay"),
         DemoPapers.row("SMK-03", "3", "38.00"));
     papers.post(
         PaperKind.HANDED_OVER,

@@ -134,7 +134,7 @@ class ConsigningByKeyboardTest extends OwnBookTest {
     begin("i");
     page.fill("#customer", "Hollow Oak");
     page.fill("#date", "2026-03-05");
-    page.selectOption("#stay", "here");
+    page.selectOption("#goods", "stay");
     page.focus("[data-cell='rows.0.item']");
     type("STV", "3", "50");
     post("4 → 1", "0 → 3", "Store, of Hollow Oak");

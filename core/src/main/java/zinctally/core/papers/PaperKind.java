@@ -19,6 +19,7 @@ import static zinctally.core.papers.PaperKind.Trait.MOVES_GOODS;
 import static zinctally.core.papers.PaperKind.Trait.OF_ANYONE;
 import static zinctally.core.papers.PaperKind.Trait.OPENS;
 import static zinctally.core.papers.PaperKind.Trait.ORDERS;
+import static zinctally.core.papers.PaperKind.Trait.OTHERS_ONLY;
 import static zinctally.core.papers.PaperKind.Trait.PAYS;
 import static zinctally.core.papers.PaperKind.Trait.PRICED;
 import static zinctally.core.papers.PaperKind.Trait.RECIPES;
@@ -78,6 +79,7 @@ public enum PaperKind {
       "goods of others keeper brings sale or return",
       MOVES_GOODS,
       OF_ANYONE,
+      OTHERS_ONLY,
       LABELLED,
       HANDED),
   CONSIGNMENT_BACK(
@@ -88,6 +90,7 @@ public enum PaperKind {
       "goods of others fetched unsold back to their owner",
       MOVES_GOODS,
       OF_ANYONE,
+      OTHERS_ONLY,
       HANDED),
   SETTLEMENT(
       "Consignment settlement",
@@ -153,6 +156,7 @@ public enum PaperKind {
       "kept here collected bought stored",
       MOVES_GOODS,
       OF_ANYONE,
+      OTHERS_ONLY,
       HANDED),
   CUSTOMER_PAYMENT("Payment from customer", "PC", "m", "sell", "received money paid", PAYS, HANDED),
   TRANSFER(
@@ -200,6 +204,7 @@ public enum PaperKind {
       "customer's own goods mend service workshop",
       MOVES_GOODS,
       OF_ANYONE,
+      OTHERS_ONLY,
       HANDED),
   GIVEN_BACK(
       "Given back after repair",
@@ -209,6 +214,7 @@ public enum PaperKind {
       "customer's own goods collected mended",
       MOVES_GOODS,
       OF_ANYONE,
+      OTHERS_ONLY,
       HANDED),
   STOCK_COUNT(
       "Stock count",
@@ -268,6 +274,8 @@ public enum PaperKind {
     ACROSS,
     /** It may move goods that are not ours. */
     OF_ANYONE,
+    /** None of the goods it moves are ours. */
+    OTHERS_ONLY,
     /** Goods of a supplier become ours with it, and leave. */
     TAKES,
     /** It says what is owed for consigned goods: it moves and books nothing. */

@@ -101,7 +101,8 @@ public class OrderStore {
             from paper p join paper_line l on l.paper_id = p.id and l.version = p.version
             join item i on i.id = l.item_id
             left join awaited g on g.paper_id = p.id and g.line = l.line
-              and g.what in ('ORDERED_GOODS', 'PROMISED_GOODS', 'TO_BE_MADE', 'PROMISED_PARTS')
+              and g.what in ('ORDERED_GOODS', 'PROMISED_GOODS', 'TO_BE_MADE', 'PROMISED_PARTS',
+                'TO_BE_CONSIGNED')
             left join awaited b on b.paper_id = p.id and b.line = l.line and b.what in ('ORDERED_BILL', 'PROMISED_INVOICE')
             where p.id = ? order by l.line
             """)

@@ -29,6 +29,11 @@ public class ConsignStore {
   public record Owed(
       String number, LocalDate date, String item, long itemId, long micros, long owed) {}
 
+  /** Whether anything is agreed with anybody. */
+  public boolean anythingAgreed() {
+    return sql.sql("select exists (select 1 from agreement_line)").query(Boolean.class).single();
+  }
+
   /** What a supplier is owed for up to a day, the oldest first. */
   public List<Owed> owed(long supplier, LocalDate until) {
     return sql.sql(

@@ -30,7 +30,7 @@ public final class OrderListings {
         when k.approved and b.approver <> '' and d.approved_at is null then 'waits for approval'
         when d.ended_at is not null then 'cancelled'
         when not exists (select 1 from awaited a where a.paper_id = p.id
-                         and a.what in ('ORDERED_GOODS', 'PROMISED_GOODS', 'TO_BE_MADE')
+                         and a.what in ('ORDERED_GOODS', 'PROMISED_GOODS', 'TO_BE_MADE', 'TO_BE_CONSIGNED')
                          and a.open_quantity > 0)
           and not exists (select 1 from awaited a where a.paper_id = p.id
                           and a.what in ('ORDERED_BILL', 'PROMISED_INVOICE')
@@ -40,7 +40,7 @@ public final class OrderListings {
                                           and g.what in ('ORDERED_GOODS', 'PROMISED_GOODS')))
           then 'complete'
         when exists (select 1 from awaited a where a.paper_id = p.id
-                     and a.what in ('ORDERED_GOODS', 'PROMISED_GOODS', 'TO_BE_MADE')
+                     and a.what in ('ORDERED_GOODS', 'PROMISED_GOODS', 'TO_BE_MADE', 'TO_BE_CONSIGNED')
                      and a.open_quantity < a.quantity)
           then case k.side when 'CUSTOMER' then 'part delivered' when 'SUPPLIER' then 'part received'
             else 'in hand' end

@@ -65,6 +65,7 @@ public record PostedPaper(
 
   /** Whether goods of a line came to the place it names; else they went from there. */
   public boolean comesTo(Line line) {
+    if (kind.is(PaperKind.Trait.ACROSS)) return true;
     return kind.side().isEmpty()
         ? line.measure().micros() > 0
         : kind.isWith(Party.Kind.CUSTOMER) && kind.is(PaperKind.Trait.VALUED);

@@ -3,12 +3,12 @@ package zinctally.store.sql;
 /** Pieces of SQL about what papers wait for. */
 public final class Waiting {
   /**
-   * Which rows of {@code awaited a} are goods on order, or to be made; a bill of an order waits for
-   * the same.
+   * Which rows of {@code awaited a} are goods on order, also on consignment, or to be made; a bill
+   * of an order waits for the same.
    */
   public static final String ON_ORDER =
       "a.open_quantity > 0 and (a.what = 'ORDERED_GOODS'"
-          + " or a.what = 'BILLED_GOODS' and a.order_paper = 0 or a.what = 'TO_BE_MADE')";
+          + " or a.what = 'BILLED_GOODS' and a.order_paper = 0 or a.what in ('TO_BE_MADE', 'TO_BE_CONSIGNED'))";
 
   /** Which rows of {@code awaited a} are goods promised to customers or to work orders. */
   public static final String PROMISED =

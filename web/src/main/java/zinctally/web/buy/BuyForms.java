@@ -40,10 +40,7 @@ class BuyForms implements AreaForms {
                 date("date", "Order date"),
                 date("expected", "Expected"),
                 choice("place", "To be brought to", choices.places()),
-                choice(
-                    "consigned",
-                    "Goods are",
-                    Choice.of("", "bought", "yes", "taken on consignment")),
+                choice("consigned", "Goods are", choices.consigned()),
                 choice("prices", "Prices", choices.prices()),
                 field("notes", "Note to the supplier")),
             List.of(

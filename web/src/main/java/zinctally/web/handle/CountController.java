@@ -217,8 +217,8 @@ class CountController {
     return String.join(" ", refused.faults().stream().map(f -> f.says()).toList());
   }
 
-  /** Places of ours, and where suppliers have goods here. */
+  /** Places of ours, and where others have goods here. */
   private List<String> countable() {
-    return Stream.concat(places.inUse().stream(), places.ofSuppliers().stream()).toList();
+    return Stream.concat(places.inUse().stream(), places.ofOthers().stream()).toList();
   }
 }

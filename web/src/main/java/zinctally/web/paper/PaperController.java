@@ -111,6 +111,8 @@ class PaperController {
     model.addAttribute("valued", paper.kind().is(Trait.VALUED));
     model.addAttribute("sells", paper.kind().is(Trait.SELLS));
     model.addAttribute("labelled", paper.kind().is(Trait.LABELLED));
+    model.addAttribute("agrees", paper.kind().is(Trait.AGREES));
+    model.addAttribute("others", paper.kind().is(Trait.OTHERS_ONLY));
     model.addAttribute("across", paper.kind().is(Trait.ACROSS));
     boolean recipe = paper.kind().is(Trait.RECIPES);
     model.addAttribute("recipe", recipe);

@@ -18,6 +18,7 @@ import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.read.Days;
 import zinctally.store.book.BookCatalogue;
@@ -158,7 +159,8 @@ class RowsBeside {
         row,
         facts.name(),
         say.money(facts.amount()),
-        here(item, asked.free().getOrDefault(AskedOfRows.place(asked.draft(), row), Map.of())),
+        here(item, asked.free().getOrDefault(AskedOfRows.place(asked.draft(), row), Map.of()))
+            + theirs(item, row, asked),
         beside,
         offers.offered(row, facts, item, asked),
         item != null && item.tracked());
@@ -188,6 +190,22 @@ class RowsBeside {
     return elsewhere <= 0
         ? here
         : here + " +" + item.units().say(new Quantity(elsewhere)) + " elsewhere";
+  }
+
+  /** What suppliers have of it there on consignment, where it could be sold. */
+  private static String theirs(@Nullable Item item, int row, AskedOfRows asked) {
+    if (item == null || !asked.draft().kind().is(Trait.SENDS)) return "";
+    long micros =
+        asked
+            .book()
+            .place(AskedOfRows.place(asked.draft(), row))
+            .filter(Place::isPlain)
+            .map(p -> asked.book().consigned(item.id(), p))
+            .orElse(List.of())
+            .stream()
+            .mapToLong(Catalogue.Consigned::micros)
+            .sum();
+    return micros == 0 ? "" : " +" + item.units().say(new Quantity(micros)) + " of others";
   }
 
   /** What the supplier asked last, by item. */

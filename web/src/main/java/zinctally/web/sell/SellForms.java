@@ -58,9 +58,9 @@ class SellForms implements AreaForms {
                 field("reference", "Their reference"),
                 date("date", "Goes on"),
                 choice("place", "Out of", choices.placesThatSell()),
-                choice("stay", "They", STAY),
                 field("address", "Brought to"),
-                field("notes", "Note to the customer")),
+                field("notes", "Note to the customer"),
+                choice("stay", "They", STAY)),
             List.of(
                 text(
                     "of",
@@ -80,9 +80,14 @@ class SellForms implements AreaForms {
                 choice(
                     "goods",
                     "Goods of no delivery",
-                    Choice.of("with", "go with this invoice", "later", "go later")),
+                    Choice.of(
+                        "with",
+                        "go with this invoice",
+                        "later",
+                        "go later",
+                        "stay",
+                        "stay here for now, as theirs")),
                 choice("place", "Out of", choices.placesThatSell()),
-                choice("stay", "They", STAY),
                 choice("prices", "Prices", choices.prices()),
                 field("off", "Off the whole")),
             List.of(

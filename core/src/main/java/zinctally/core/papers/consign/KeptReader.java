@@ -16,9 +16,13 @@ public final class KeptReader {
 
   /** Where goods of a place stay, as the customer's; null when they go. */
   public static Place place(Reader in, Place from, Party who) {
-    if (!in.draft.field("stay").equals("here") || from == null || who == null) return null;
+    boolean invoiced = in.draft.field("goods").equals("stay");
+    if (!invoiced && !in.draft.field("stay").equals("here")) return null;
+    if (from == null || who == null) return null;
     if (from.kind() == Place.Kind.CUSTOMER) {
-      in.fault("stay", "These goods are at " + from.site() + ", so they do not stay here.");
+      in.fault(
+          invoiced ? "goods" : "stay",
+          "These goods are at " + from.site() + ", so they do not stay here.");
       return null;
     }
     return in.book.as(from, Standing.GOOD, who);

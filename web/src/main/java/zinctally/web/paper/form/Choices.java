@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import zinctally.store.consign.ConsignStore;
 import zinctally.store.sell.TillStore;
 import zinctally.store.setup.PlaceStore;
 import zinctally.store.setup.SetupStore;
@@ -16,8 +17,10 @@ public class Choices {
   private final SetupStore setup;
   private final PlaceStore places;
   private final TillStore tills;
+  private final ConsignStore consigned;
 
-  Choices(SetupStore setup, PlaceStore places, TillStore tills) {
+  Choices(SetupStore setup, PlaceStore places, TillStore tills, ConsignStore consigned) {
+    this.consigned = consigned;
     this.setup = setup;
     this.places = places;
     this.tills = tills;
@@ -78,6 +81,17 @@ public class Choices {
 
   public Choice money() {
     return Choice.from(() -> words(Map.of(), setup.moneyAccounts(), m -> m));
+  }
+
+  /** Whether goods are ordered on consignment; asked only where that is agreed with anybody. */
+  public Choice consigned() {
+    return new Choice(
+        () -> {
+          Map<String, String> ways = new LinkedHashMap<>(Map.of("", "bought"));
+          if (consigned.anythingAgreed()) ways.put("yes", "taken on consignment");
+          return ways;
+        },
+        1);
   }
 
   public Choice prices() {
