@@ -11,7 +11,10 @@ insert ignore into paper_kind (kind, words, side, sign, sale, tax_role, tax_sign
     ('CONSIGNMENT_OUT', 'Consignment out', 'CUSTOMER', 1, 0, '', 0, false),
     ('HANDED_OVER', 'Handed over', 'CUSTOMER', 1, 0, '', 0, false);
 
-insert ignore into awaits_role values ('CONSIGNED_SOLD', 'OWED_FOR_CONSIGNED', -1);
+alter table awaits_role
+  add column if not exists by_value boolean not null default false comment 'open while anything stands on its account, whatever its quantity';
+insert ignore into awaits_role values ('CONSIGNED_SOLD', 'OWED_FOR_CONSIGNED', -1, true);
+alter table awaited add index if not exists awaited_open_value (what, open_value, party_id);
 
 create table if not exists agreement_line (
   paper_id bigint not null references paper (id),

@@ -20,6 +20,7 @@ import zinctally.store.listing.Ask;
 import zinctally.store.listing.ConsignListings;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.parties.MergeStore;
+import zinctally.store.prove.TieOutStore;
 import zinctally.store.sell.TillStore;
 
 /** Goods of suppliers that are here on consignment, worked by hand to the cent. */
@@ -199,6 +200,9 @@ class ConsignmentTest {
         FreshBook.rows("FIFO", "1", "18.00"));
     assertThat(owed("FIFO")).isEqualTo(-80);
     assertThat(cost("FIFO")).isEqualTo(720);
+    assertThat(book.get(TieOutStore.class).controls(java.time.LocalDate.of(2026, 2, 5)))
+        .allMatch(TieOutStore.Control::agrees);
+    assertThat(book.get(CheckStore.class).findings()).allMatch(Finding::holds);
     settle("2026-02-10", "FIFO", "0", "");
     assertThat(owed("FIFO")).isZero();
     assertThatThrownBy(() -> book.voidOn("2026-02-11", sale)).hasMessageContaining("void that");
@@ -416,8 +420,17 @@ class ConsignmentTest {
     assertThatThrownBy(() -> handOver("2026-01-07", "5"))
         .hasMessageContaining("4 of Fenwick Garden's Item FIFO are here");
     assertThatThrownBy(() -> book.voidOn("2026-01-08", sale)).hasMessageContaining("void that");
+    String back = book.number(sale);
+    assertThatThrownBy(() -> comesBack("2026-01-07", back, "3"))
+        .hasMessageContaining("4 of Item FIFO that Fenwick Garden bought are still here as theirs");
+    comesBack("2026-01-07", back, "2");
     handOver("2026-01-07", "4");
     assertThat(at(theirs, "FIFO")).isZero();
+  }
+
+  private long comesBack(String date, String sale, String quantity) {
+    return book.paper(
+        PaperKind.CUSTOMER_RETURN, date, Map.of(), "paper item quantity", sale, "FIFO", quantity);
   }
 
   private long handOver(String date, String quantity) {

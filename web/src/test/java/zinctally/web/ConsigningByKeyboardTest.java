@@ -52,6 +52,8 @@ class ConsigningByKeyboardTest extends OwnBookTest {
     accessible();
     assertThat(PdfText.at(page, page.url().replaceAll("\\?.*", "") + "/pdf"))
         .contains("Received on consignment", came, "Hana Keeper", "Item HNY", "24");
+    assertThat(PdfText.at(page, page.url().replaceAll("\\?.*", "") + "/labels"))
+        .contains("Item HNY");
     begin("i");
     page.fill("#customer", "Fenwick Garden");
     page.fill("#date", "2026-03-05");
@@ -88,6 +90,9 @@ class ConsigningByKeyboardTest extends OwnBookTest {
     accessible();
     assertThat(PdfText.at(page, page.url().replaceAll("\\?.*", "") + "/pdf"))
         .contains("Consignment settlement", settled, "Sold for", "34.00", "24.00", "40.50");
+    desk.sql().sql("update party set language = 'de' where name = 'Hana Keeper'").update();
+    assertThat(PdfText.at(page, page.url().replaceAll("\\?.*", "") + "/pdf"))
+        .contains("Kommissionsabrechnung", settled, "Verkauft für", "40.50");
     page.click("text=Pay");
     page.waitForURL("**/drafts/*");
     post("40.50");

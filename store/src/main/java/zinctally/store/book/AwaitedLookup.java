@@ -92,19 +92,19 @@ final class AwaitedLookup {
             .param("paper", paper.get(0)));
   }
 
-  /** Of what stands at an amount, that can be open when nothing else is. */
-  private static final String OPEN =
-      "(a.open_quantity > 0 or a.open_value <> 0 and a.what = 'CONSIGNED_SOLD')";
-
   private static final String OR_BROUGHT =
       " or a.id in (select awaited_id from fulfilment where paper_id = :amends)";
+
+  private static String open(Awaits what) {
+    return what.byValue() ? "(a.open_quantity > 0 or a.open_value <> 0)" : "a.open_quantity > 0";
+  }
 
   List<Awaited> awaited(Awaits what, long party) {
     return rows(
         sql.sql(
                 AWAITED
                     + "a.what = :what and a.party_id = :party and "
-                    + (amends == 0 ? OPEN : "(" + OPEN + OR_BROUGHT + ")")
+                    + (amends == 0 ? open(what) : "(" + open(what) + OR_BROUGHT + ")")
                     + " order by p.date, p.id, a.line")
             .param("what", what.name())
             .param("party", party));

@@ -9,6 +9,8 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import zinctally.core.papers.flow.Awaits;
+import zinctally.store.sql.Waiting;
 
 /** What is owed to suppliers for consigned goods, and what of theirs is where. */
 @Repository
@@ -39,13 +41,14 @@ public class ConsignStore {
     return sql.sql(
             """
             select p.number, p.date, i.code, i.id, a.open_quantity, a.open_value
-            from awaited a join paper p on p.id = a.paper_id and p.state = 'POSTED'
+            from (%s) w join awaited a on a.id = w.id
+            join paper p on p.id = a.paper_id and p.state = 'POSTED'
             join item i on i.id = a.item_id
-            where a.party_id = ? and a.what = 'CONSIGNED_SOLD' and p.date <= ?
-              and (a.open_quantity > 0 or a.open_value <> 0)
-            order by p.date, p.id, a.line, a.id
-            """)
-        .params(supplier, until)
+            where p.date <= :until order by p.date, p.id, a.line, a.id
+            """
+                .formatted(Waiting.open(Awaits.CONSIGNED_SOLD, "and party_id = :supplier")))
+        .param("supplier", supplier)
+        .param("until", until)
         .query(
             (row, n) ->
                 new Owed(
@@ -65,12 +68,12 @@ public class ConsignStore {
   public List<Due> due() {
     return sql.sql(
             """
-            select w.id, w.name, min(p.date), sum(a.open_value) from awaited a
+            select w.id, w.name, min(p.date), sum(a.open_value) from (%s) o
+            join awaited a on a.id = o.id
             join paper p on p.id = a.paper_id and p.state = 'POSTED'
-            join party w on w.id = a.party_id
-            where a.what = 'CONSIGNED_SOLD' and (a.open_quantity > 0 or a.open_value <> 0)
-            group by w.id order by 3, 2
-            """)
+            join party w on w.id = a.party_id group by w.id order by 3, 2
+            """
+                .formatted(Waiting.open(Awaits.CONSIGNED_SOLD, "")))
         .query(
             (row, n) ->
                 new Due(

@@ -13,6 +13,7 @@ import java.util.Map;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.store.listing.Listing.Column;
+import zinctally.store.sql.Waiting;
 
 /** The ledger, and what waits for its other half. */
 public final class ProveListings {
@@ -205,7 +206,7 @@ public final class ProveListings {
         (select a.id, a.item_id, a.party_id, a.paper_id, a.order_paper,
            a.quantity - coalesce(sum(f.quantity), 0) as quantity,
            a.value - coalesce(sum(f.value), 0) as value
-         from (select id from awaited where what = :what and (open_quantity > 0 or open_value <> 0)
+         from (%s
                union select awaited_id from fulfilment where date > :date) w
          join awaited a on a.id = w.id and a.what = :what
          join paper p on p.id = a.paper_id and p.date <= :date
@@ -219,7 +220,8 @@ public final class ProveListings {
          where p.date > :date group by a.id) t
         join paper p on p.id = t.paper_id join party w on w.id = t.party_id
         join item i on i.id = t.item_id left join paper o on o.id = nullif(t.order_paper, 0)
-        where true""",
+        where true"""
+            .formatted(Waiting.open(what, "")),
         Map.of("what", what.name(), "date", date),
         List.of(
             new Column("id", "", "p.id", HIDDEN),

@@ -180,7 +180,10 @@ public class TieOutStore {
               union all
               select w.role, sum(w.sign * b.value) from (
                 select what, open_value as value from awaited
-                where what in (select what from awaits_role) and open_quantity > 0
+                where what in (select what from awaits_role where not by_value) and open_quantity > 0
+                union all
+                select what, open_value from awaited
+                where what in (select what from awaits_role where by_value) and open_value <> 0
                 union all
                 select a.what, -a.value from paper p join awaited a on a.paper_id = p.id
                 where p.date > :date

@@ -1,5 +1,7 @@
 package zinctally.store.sql;
 
+import zinctally.core.papers.flow.Awaits;
+
 /** Pieces of SQL about what papers wait for. */
 public final class Waiting {
   /**
@@ -15,4 +17,16 @@ public final class Waiting {
       "a.open_quantity > 0 and a.what in ('PROMISED_GOODS', 'PROMISED_PARTS')";
 
   private Waiting() {}
+
+  /**
+   * Ids of the rows of {@code awaited} of which something is open, in the order of indexes.
+   *
+   * @param and more conditions, each beginning with {@code and}; may be empty
+   */
+  public static String open(Awaits what, String and) {
+    String rows = "select id from awaited where what = '" + what.name() + "' " + and;
+    return what.byValue()
+        ? rows + " and open_quantity > 0 union " + rows + " and open_value <> 0"
+        : rows + " and open_quantity > 0";
+  }
 }

@@ -11,6 +11,7 @@ import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
+import zinctally.core.number.Quantity;
 import zinctally.core.number.Share;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Fault;
@@ -19,6 +20,8 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.Standing;
+import zinctally.core.papers.flow.Awaited;
+import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Numbered;
 import zinctally.core.papers.flow.Traded;
 import zinctally.core.papers.read.NumbersReader;
@@ -111,6 +114,7 @@ public final class ReturnReader {
             ? sharing.bySerial(row, goods, given)
             : sharing.byArrival(row, goods, micros, given);
     if (parts == null || !row.sound()) return null;
+    if (!toSupplier) stillHere(row, item, goods, micros);
     Traded of = parts.get(0).of();
     long drawn =
         of.unbilled() == null ? 0 : sharing.drawn(row, of.unbilled(), quantity.quantity().micros());
@@ -130,6 +134,24 @@ public final class ReturnReader {
         goes.place(),
         goes.thrown(),
         parts);
+  }
+
+  /** Asks when goods would come back of which a customer has left some here. */
+  private void stillHere(RowReader row, Item item, List<Traded> goods, long micros) {
+    if (who == null) return;
+    long kept =
+        in.book.awaited(Awaits.KEPT_HERE, who.id(), item.id()).stream()
+            .mapToLong(Awaited::openQuantity)
+            .sum();
+    if (kept <= 0 || micros <= goods.stream().mapToLong(Traded::returnable).sum() - kept) return;
+    row.ask(
+        "quantity",
+        item.units().say(new Quantity(kept))
+            + " of "
+            + item.name()
+            + " that "
+            + who.name()
+            + " bought are still here as theirs. What comes back of these is handed over first.");
   }
 
   /** Goods take along what is charged on them, also by charges of after the day they leave. */

@@ -43,6 +43,13 @@ public enum Awaits {
     this.role = role;
   }
 
+  /**
+   * Whether something is open of it while anything stands on its account, whatever its quantity.
+   */
+  public boolean byValue() {
+    return this == CONSIGNED_SOLD;
+  }
+
   /** The account that what is awaited adds up to; {@link Role#NONE} when it is in no books. */
   public Role role() {
     return role;
