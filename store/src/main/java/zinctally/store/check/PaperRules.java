@@ -23,9 +23,10 @@ final class PaperRules {
               select concat('awaited ', a.id) as name, a.open_value as a,
                 a.value - coalesce(sum(f.value), 0) as b, a.open_quantity as q1,
                 a.quantity - coalesce(sum(f.quantity), 0) as q2,
-                a.what in (select what from awaits_role where by_value) as by_value
+                coalesce(max(w.by_value), 0) as by_value
               from awaited a left join fulfilment f on f.awaited_id = a.id
-              group by a.id having a <> b or q1 <> q2 or (q1 <= 0 and a <> 0 and not by_value)"""),
+              left join awaits_role w on w.what = a.what
+              group by a.id having a <> b or q1 <> q2 or (q1 <= 0 and a <> 0 and by_value = 0)"""),
           new Rule(
               "accounts of goods and papers that wait for each other are what is awaited, on every day",
               "select count(*) from fulfilment",

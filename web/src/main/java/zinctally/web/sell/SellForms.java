@@ -57,7 +57,7 @@ class SellForms implements AreaForms {
                 suggest("customer", "Customer", offered.parties(Party.Kind.CUSTOMER)),
                 field("reference", "Their reference"),
                 date("date", "Goes on"),
-                choice("place", "Out of", choices.placesThatSell()),
+                choice("place", "Out of", choices.placesToSellFrom()),
                 field("address", "Brought to"),
                 field("notes", "Note to the customer"),
                 choice("stay", "They", STAY)),
@@ -87,7 +87,7 @@ class SellForms implements AreaForms {
                         "go later",
                         "stay",
                         "stay here for now, as theirs")),
-                choice("place", "Out of", choices.placesThatSell()),
+                choice("place", "Out of", choices.placesToSellFrom()),
                 choice("prices", "Prices", choices.prices()),
                 field("off", "Off the whole")),
             List.of(
@@ -108,7 +108,7 @@ class SellForms implements AreaForms {
             List.of(
                 suggest("seller", "Sold by, initials", offered.sellers()),
                 suggest("customer", "Customer, if named", offered.parties(Party.Kind.CUSTOMER)),
-                choice("place", "Out of", choices.placesThatSell()),
+                choice("place", "Out of", choices.placesToSellFrom()),
                 field("off", "Off the whole")),
             List.of(
                 text("item", "Scan, code or letters", offered.items()),

@@ -105,6 +105,7 @@ public final class Taking {
   }
 
   private List<Catalogue.Consigned> consigned(RowReader row, Item item, Place place) {
+    if (date == null) return List.of();
     if (place.ours()) return place.isPlain() ? in.book.consigned(item.id(), place) : List.of();
     if (place.owner().kind() != Party.Kind.SUPPLIER || !place.standing().isGood()) {
       row.fault(
@@ -171,7 +172,6 @@ public final class Taking {
 
   private Optional<Taken> taken(RowReader row, Item item, Part part, Price price) {
     Party owner = part.from.owner();
-    if (date == null) return Optional.empty();
     Optional<Terms> terms = in.book.terms(owner.id(), item.id(), date);
     if (terms.isEmpty()) {
       row.fault("item", missing(item, owner, date));

@@ -497,4 +497,20 @@ class ConsignReadersTest {
     assertThat(book.faults(comes.line("item", "HIVE", "quantity", "1", "price", "5")))
         .anyMatch(f -> f.contains("Only pieces with serial numbers have prices of their own"));
   }
+
+  @Test
+  void a_wrong_date_is_all_that_is_said() {
+    assertThat(
+            book.faults(
+                sale("item", "HIVE", "quantity", "3", "price", "15").with("date", "yesterweek")))
+        .hasSize(1)
+        .allMatch(f -> f.startsWith("date: "));
+    assertThat(
+            book.faults(
+                Written.of(PaperKind.ADJUSTMENT)
+                    .with("place", THEIRS.name())
+                    .with("date", "yesterweek")
+                    .line("item", "HIVE", "quantity", "-1", "reason", "Broken")))
+        .allMatch(f -> f.startsWith("date: "));
+  }
 }

@@ -35,8 +35,13 @@ public class Choices {
     return Choice.from(() -> words(Map.of("", ""), places.plain(), p -> p));
   }
 
-  /** Where goods are that may be sold. */
+  /** Where goods of ours are that may be sold. */
   public Choice placesThatSell() {
+    return Choice.from(() -> words(Map.of(), places.thatSell(), p -> p));
+  }
+
+  /** Where goods are that can be sold at once: ours, and suppliers' on consignment. */
+  public Choice placesToSellFrom() {
     return Choice.from(() -> words(Map.of(), with(places.thatSell()), p -> p));
   }
 
