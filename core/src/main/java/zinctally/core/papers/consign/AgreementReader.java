@@ -73,9 +73,17 @@ public final class AgreementReader {
       row.fault("least", "A cost for each is what it is; a least cost goes with a share.");
     if (!row.sound()) return Optional.empty();
     Terms terms = new Terms(each, percent, least, discounts, lossOurs);
-    String says = terms.says(in.book.rules().coin());
     return Optional.of(
-        new Agreement.Line(row.index(), item.orElse(null), group.orElse(null), terms, says));
+        new Agreement.Line(
+            row.index(), item.orElse(null), group.orElse(null), terms, says(in, terms)));
+  }
+
+  /** All that is agreed, in words. */
+  private static String says(Reader in, Terms terms) {
+    return terms.says(in.book.rules().coin())
+        + (terms.ofPrice() ? "; discounts borne by " + terms.discounts().words() : "")
+        + "; losses borne by "
+        + (terms.lossOurs() ? "us" : "them");
   }
 
   private static BigDecimal amount(Reader in, RowReader row, String column) {

@@ -27,8 +27,8 @@ public record Terms(
   /** Who bears what comes off a price. */
   public enum Discounts {
     BOTH("both, as the shares are"),
-    OURS("we"),
-    THEIRS("they");
+    OURS("us"),
+    THEIRS("them");
 
     private final String words;
 

@@ -338,15 +338,15 @@ class ConsignReadersTest {
     assertThat(((Agreement) paper).lines())
         .extracting(l -> l.terms().lossOurs() + " " + l.terms().discounts() + " " + l.says())
         .containsExactly(
-            "false THEIRS 4.50 each",
-            "false THEIRS 60 % of the price, at least 2.00 each",
-            "false THEIRS 70 % of the price");
+            "false THEIRS 4.50 each; losses borne by them",
+            "false THEIRS 60 % of the price, at least 2.00 each; discounts borne by them; losses borne by them",
+            "false THEIRS 70 % of the price; discounts borne by them; losses borne by them");
     assertThat(paper.rows())
         .extracting(r -> r.wording())
         .containsExactly(
-            "4.50 each",
-            "All of Jars: 60 % of the price, at least 2.00 each",
-            "Everything: 70 % of the price");
+            "4.50 each; losses borne by them",
+            "All of Jars: 60 % of the price, at least 2.00 each; discounts borne by them; losses borne by them",
+            "Everything: 70 % of the price; discounts borne by them; losses borne by them");
     assertThat(paper.plan(book)).isEqualTo(Plan.NOTHING);
   }
 
