@@ -1,15 +1,15 @@
 -- Goods of suppliers here on consignment, ours at customers', and what customers bought and left.
 
 alter table paper_kind
-  add column if not exists consigns boolean not null default false comment 'goods of others come or go back with it as such';
+  add column if not exists consigns tinyint not null default 0 comment 'goods of others come with it as such (1), or go back (-1)';
 
 insert ignore into paper_kind (kind, words, side, sign, sale, tax_role, tax_sign, consigns)
-  values ('AGREEMENT', 'Consignment agreement', 'SUPPLIER', 1, 0, '', 0, false),
-    ('CONSIGNMENT_IN', 'Consignment in', 'SUPPLIER', 1, 0, '', 0, true),
-    ('CONSIGNMENT_BACK', 'Consignment back', 'SUPPLIER', 1, 0, '', 0, true),
-    ('SETTLEMENT', 'Consignment settlement', 'SUPPLIER', 1, 0, 'PURCHASE_TAX', 1, false),
-    ('CONSIGNMENT_OUT', 'Consignment out', 'CUSTOMER', 1, 0, '', 0, false),
-    ('HANDED_OVER', 'Handed over', 'CUSTOMER', 1, 0, '', 0, false);
+  values ('AGREEMENT', 'Consignment agreement', 'SUPPLIER', 1, 0, '', 0, 0),
+    ('CONSIGNMENT_IN', 'Consignment in', 'SUPPLIER', 1, 0, '', 0, 1),
+    ('CONSIGNMENT_BACK', 'Consignment back', 'SUPPLIER', 1, 0, '', 0, -1),
+    ('SETTLEMENT', 'Consignment settlement', 'SUPPLIER', 1, 0, 'PURCHASE_TAX', 1, 0),
+    ('CONSIGNMENT_OUT', 'Consignment out', 'CUSTOMER', 1, 0, '', 0, 0),
+    ('HANDED_OVER', 'Handed over', 'CUSTOMER', 1, 0, '', 0, 0);
 
 alter table awaits_role
   add column if not exists by_value boolean not null default false comment 'open while anything stands on its account, whatever its quantity';
@@ -63,8 +63,8 @@ begin
       join (select distinct m.paper_id, p.name from quantity_move m
         join place p on p.id = m.place_id and (p.owner_id = whom or p.host_id = whom)) t
         on t.paper_id = v.paper_id
-      set v.text = regexp_replace(v.text, '"place":"([^"]*, of |At )[^"]*"',
-        concat('"place":"', replace(t.name, '\\', ''), '"'));
+      set v.text = regexp_replace(v.text, '"(place|into)":"([^"]*, of |At )[^"]*"',
+        concat('"\\1":"', replace(t.name, '\\', ''), '"'));
   end if;
 end //
 delimiter ;

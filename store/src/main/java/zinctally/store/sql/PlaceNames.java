@@ -7,7 +7,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
  * that another place has already stays as it was.
  */
 public final class PlaceNames {
-  private static final String BENCHES =
+  private static final String AT_OTHERS =
       """
       update ignore place p join party w on w.id = p.host_id
       set p.name = if(p.kind = 'REPAIRER', w.name, concat('At ', w.name))
@@ -33,7 +33,7 @@ public final class PlaceNames {
 
   /** The same for what a supplier or customer owns, or is kept with one. */
   public static void followParty(JdbcClient sql, long party) {
-    sql.sql(BENCHES + " and p.host_id = ?").param(party).update();
+    sql.sql(AT_OTHERS + " and p.host_id = ?").param(party).update();
     sql.sql(PARTS + " where p.owner_id = :party or p.host_id = :party")
         .param("party", party)
         .update();

@@ -182,14 +182,50 @@ class PersonTest {
     book.paper(PaperKind.GIVEN_BACK, "2015-04-05", head, "item quantity", "WAX", "1");
     pay("Orla Pike", "2015-04-06");
     erase(who);
-    assertThat(
-            book.sql()
-                .sql(
-                    "select (select group_concat(name) from place),"
-                        + " (select group_concat(text) from paper_version)")
-                .query((row, n) -> row.getString(1) + row.getString(2))
-                .single())
-        .doesNotContain("Orla Pike");
+    assertThat(places()).doesNotContain("Orla Pike");
+  }
+
+  @Test
+  void where_goods_of_ours_were_with_somebody_no_name_is_left_either() {
+    Named who = customer("Peer Holt", "2015-04-01");
+    Map<String, String> head = Map.of("customer", "Peer Holt");
+    book.paper(PaperKind.CONSIGNMENT_OUT, "2015-04-02", head, "item quantity", "WAX", "2");
+    book.paper(
+        PaperKind.TRANSFER,
+        "2015-04-03",
+        Map.of("place", "At Peer Holt", "into", "Store"),
+        "item quantity",
+        "WAX",
+        "2");
+    book.paper(PaperKind.TAKEN_IN, "2015-04-04", head, "item quantity", "WAX", "1");
+    book.paper(
+        PaperKind.TRANSFER,
+        "2015-04-05",
+        Map.of("place", "Store, of Peer Holt", "standing", "Damaged"),
+        "item quantity",
+        "WAX",
+        "1");
+    book.paper(
+        PaperKind.TRANSFER,
+        "2015-04-05",
+        Map.of("place", "Store, damaged, of Peer Holt", "into", "Store, of Peer Holt"),
+        "item quantity",
+        "WAX",
+        "1");
+    book.paper(PaperKind.GIVEN_BACK, "2015-04-06", head, "item quantity", "WAX", "1");
+    pay("Peer Holt", "2015-04-06");
+    erase(who);
+    assertThat(places()).doesNotContain("Peer Holt");
+  }
+
+  /** All names of places there are, and all places typed. */
+  private static String places() {
+    return book.sql()
+        .sql(
+            "select (select group_concat(name) from place),"
+                + " (select group_concat(text) from paper_version)")
+        .query((row, n) -> row.getString(1) + row.getString(2))
+        .single();
   }
 
   @Test
