@@ -1,6 +1,7 @@
 package zinctally.store.check;
 
 import java.util.List;
+import zinctally.core.papers.plan.Stocking;
 
 /** What goods of others must agree on: they are told apart, and have no value in these books. */
 final class ConsignRules {
@@ -29,14 +30,15 @@ final class ConsignRules {
                     join place l on l.id = m.place_id and l.owner_id is not null
                     join paper p on p.id = m.paper_id
                     join paper_kind k on k.kind = p.kind
-                    where m.part >= 5000 or k.earns or k.sale > 0
+                    where m.part >= %d or k.earns or k.sale > 0
                     union all
                     select a.party_id, a.item_id, 0, a.quantity - coalesce((
                       select sum(f.quantity) from fulfilment f
                       where f.awaited_id = a.id and f.paper_id = a.paper_id), 0)
                     from awaited a where a.what = 'CONSIGNED_SOLD') t
               join party w on w.id = t.owner_id and w.kind = 'SUPPLIER'
-              group by t.owner_id, t.item_id having sum(q1) <> sum(q2)"""),
+              group by t.owner_id, t.item_id having sum(q1) <> sum(q2)"""
+                  .formatted(Stocking.OTHERS)),
           new Rule(
               "of no supplier's goods more left than came",
               "select count(*) from place_stock s join place p on p.id = s.place_id and p.owner_id is not null",

@@ -1,41 +1,46 @@
 package zinctally.store.check;
 
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import zinctally.core.papers.flow.Awaits;
 
 /** What the stock book, places and lots must agree on. */
 final class GoodsRules {
   private GoodsRules() {}
 
   /** What is at some places is what papers wait to have back from there. */
-  private static Rule waited(String says, String what, String places) {
+  private static Rule waited(String says, String places, Awaits... what) {
+    String any = Stream.of(what).map(w -> "'" + w.name() + "'").collect(Collectors.joining(", "));
     return new Rule(
         says,
-        "select count(*) from awaited where what in ('" + what + "')",
+        "select count(*) from awaited where what in (" + any + ")",
         """
         select i.code as name, coalesce(s.quantity, 0) as q1, coalesce(w.quantity, 0) as q2
         from item i
         left join (select t.item_id, sum(t.quantity) as quantity from place_stock t
           join place p on p.id = t.place_id and %s group by t.item_id) s on s.item_id = i.id
         left join (select item_id, sum(open_quantity) as quantity from awaited
-          where what in ('%s') group by item_id) w on w.item_id = i.id
+          where what in (%s) group by item_id) w on w.item_id = i.id
         where coalesce(s.quantity, 0) <> coalesce(w.quantity, 0)"""
-            .formatted(places, what));
+            .formatted(places, any));
   }
 
   static final List<Rule> ALL =
       List.of(
           waited(
               "what is on the way is what was sent and has neither come nor was lost",
-              "ON_THE_WAY",
-              "p.kind = 'WAY'"),
+              "p.kind = 'WAY'",
+              Awaits.ON_THE_WAY),
           waited(
               "what is at repairers is what went out for repair and is not back",
-              "IN_REPAIR",
-              "p.kind = 'REPAIRER'"),
+              "p.kind = 'REPAIRER'",
+              Awaits.IN_REPAIR),
           waited(
               "what is here of customers' goods is what was taken in or kept and not handed over",
-              "TO_GIVE_BACK', 'KEPT_HERE",
-              "exists (select 1 from party o where o.id = p.owner_id and o.kind = 'CUSTOMER')"),
+              "exists (select 1 from party o where o.id = p.owner_id and o.kind = 'CUSTOMER')",
+              Awaits.TO_GIVE_BACK,
+              Awaits.KEPT_HERE),
           new Rule(
               "each item's head is the sum of its cost entries",
               "select count(*) from cost_pool",

@@ -12,6 +12,7 @@ import static zinctally.store.listing.Listing.Type.TEXT;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Listing.Column;
 
@@ -21,28 +22,43 @@ public final class ConsignListings {
 
   /** What came of each supplier, and what became of it, up to a day. */
   public static Listing goods(LocalDate day) {
+    return goods(day, column -> "");
+  }
+
+  /** The same of one supplier. */
+  public static Listing goods(LocalDate day, long supplier) {
+    return goods(day, column -> " and " + column + " = " + supplier);
+  }
+
+  /** What is owed is what is open now, less what came and was settled since. */
+  private static Listing goods(LocalDate day, UnaryOperator<String> only) {
     return new Listing(
         "Consigned goods",
         """
         (select t.owner_id, t.item_id, sum(came) as came, sum(back) as back, sum(sold) as sold,
            sum(lost) as lost, sum(here) as here, sum(owed) as owed
-         from (select l.owner_id, m.item_id,
-             if(k.consigns and k.kind = 'CONSIGNMENT_IN', m.quantity, 0) as came,
-             if(k.consigns and k.kind = 'CONSIGNMENT_BACK', -m.quantity, 0) as back,
+         from (select l.owner_id, m.item_id, if(k.consigns > 0, m.quantity, 0) as came,
+             if(k.consigns < 0, -m.quantity, 0) as back,
              if(k.earns or k.sale > 0, -m.quantity, 0) as sold,
              if(k.side = '', -m.quantity, 0) as lost, m.quantity as here, 0 as owed
            from place l straight_join quantity_move m on m.place_id = l.id and m.date <= :day
            straight_join paper p on p.id = m.paper_id straight_join paper_kind k on k.kind = p.kind
-           where l.owner_id is not null
+           where l.owner_id is not null%1$s
            union all
-           select a.party_id, a.item_id, 0, 0, 0, 0, 0, a.value
-             - coalesce((select sum(f.value) from fulfilment f
-                 where f.awaited_id = a.id and f.date <= :day), 0)
-           from awaited a join paper p on p.id = a.paper_id and p.date <= :day
-           where a.what = 'CONSIGNED_SOLD') t
+           select party_id, item_id, 0, 0, 0, 0, 0, open_value from awaited
+           where what = 'CONSIGNED_SOLD' and open_value <> 0%2$s
+           union all
+           select a.party_id, a.item_id, 0, 0, 0, 0, 0, -a.value
+           from paper p join awaited a on a.paper_id = p.id
+           where p.date > :day and a.what = 'CONSIGNED_SOLD'%3$s
+           union all
+           select a.party_id, a.item_id, 0, 0, 0, 0, 0, f.value
+           from fulfilment f join awaited a on a.id = f.awaited_id
+           where f.date > :day and a.what = 'CONSIGNED_SOLD'%3$s) t
          group by t.owner_id, t.item_id) t
         join party w on w.id = t.owner_id and w.kind = 'SUPPLIER' join item i on i.id = t.item_id
-        where true""",
+        where true"""
+            .formatted(only.apply("l.owner_id"), only.apply("party_id"), only.apply("a.party_id")),
         Map.of("day", day),
         List.of(
             new Column("party_id", "", "w.id", HIDDEN),
@@ -55,15 +71,10 @@ public final class ConsignListings {
             new Column("back", "Went back", "t.back", QUANTITY),
             new Column("lost", "Lost", "t.lost", QUANTITY),
             new Column("here", "Here", "t.here", QUANTITY),
-            new Column("owed", "Owed", "t.owed", MONEY, "/buy/consigned/owed")),
+            new Column("owed", "Owed", "t.owed", MONEY, "/buy/supplier/{party_id}")),
         "concat(lpad(w.id, 12, '0'), '.', lpad(i.id, 12, '0'))",
         "supplier",
         "Nobody has goods here on consignment. An agreement comes first: press n, then choose it.");
-  }
-
-  /** The same of one supplier. */
-  public static Listing goods(LocalDate day, long supplier) {
-    return goods(day).also("w.id = " + supplier);
   }
 
   /** What came and went back, line by line. */

@@ -74,7 +74,13 @@ class BuyLists {
                     .known("goods of others keepers sale or return came sold here owed lost")
                     .lists(a -> ConsignListings.goods(a.date()))
                     .above(
-                        "consign/consigned", a -> Map.of("due", consigned.due(), "day", a.date()))
+                        "consign/consigned",
+                        a ->
+                            Map.of(
+                                "due",
+                                consigned.due(),
+                                "maySettle",
+                                May.write(a.request().getUserPrincipal(), PaperKind.SETTLEMENT)))
                     .begins(PaperKind.CONSIGNMENT_IN, PaperKind.CONSIGNMENT_BACK),
                 ListPage.at("/buy/consigned/papers", "In and back")
                     .known("consignment arrived returned to owner")

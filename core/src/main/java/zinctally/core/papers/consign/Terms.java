@@ -1,6 +1,7 @@
 package zinctally.core.papers.consign;
 
 import java.math.BigDecimal;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
@@ -41,7 +42,7 @@ public record Terms(
     }
 
     public String word() {
-      return name().toLowerCase(java.util.Locale.ROOT);
+      return name().toLowerCase(Locale.ROOT);
     }
   }
 
