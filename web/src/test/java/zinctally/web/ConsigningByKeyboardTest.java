@@ -25,6 +25,30 @@ class ConsigningByKeyboardTest extends OwnBookTest {
     assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
   }
 
+  private static void agree(String who, String item, String each) {
+    from("/buy/agreements", "New consignment agreement");
+    page.fill("#supplier", who);
+    page.fill("#date", "2026-03-01");
+    page.focus("[data-cell='rows.0.item']");
+    type(item, each);
+    page.keyboard().press("Control+Enter");
+    page.waitForURL("**/papers/*");
+  }
+
+  @Test
+  void of_many_pieces_all_have_labels_in_more_than_one_file() throws Exception {
+    agree("Bo Comb", "STV", "20");
+    begin("g");
+    page.fill("#supplier", "Bo Comb");
+    page.fill("#date", "2026-03-02");
+    page.focus("[data-cell='rows.0.item']");
+    type("STV", "601");
+    post("No cost changes");
+    String more = page.getAttribute("text=Labels 601 to 601", "href");
+    assertThat(page.textContent("main")).contains("Labels 1 to 600");
+    assertThat(PdfText.at(page, desk.address + more)).containsOnlyOnce("Item STV");
+  }
+
   /** 24 jars at 4.50; 9 are sold at two prices, one comes back broken, 3 go home, 40.50 is paid. */
   @Test
   void a_keeper_brings_jars_some_are_sold_one_breaks_some_go_home_and_he_is_paid()
@@ -34,13 +58,7 @@ class ConsigningByKeyboardTest extends OwnBookTest {
     page.focus("[data-cell='rows.0.item']");
     type("HNY", "24");
     page.waitForSelector("text=Nothing is agreed with \"Hana Keeper\"; write an agreement first.");
-    from("/buy/agreements", "New consignment agreement");
-    page.fill("#supplier", "Hana Keeper");
-    page.fill("#date", "2026-03-01");
-    page.focus("[data-cell='rows.0.item']");
-    type("HNY", "4.50");
-    page.keyboard().press("Control+Enter");
-    page.waitForURL("**/papers/*");
+    agree("Hana Keeper", "HNY", "4.50");
     assertThat(page.textContent("main")).contains("4.50 each");
     begin("g");
     page.fill("#supplier", "Hana Keeper");
@@ -81,6 +99,9 @@ class ConsigningByKeyboardTest extends OwnBookTest {
     page.navigate(desk.address + "/buy/consigned");
     assertThat(page.textContent("#rows").replaceAll("\\s+", " ")).contains("24 9 3 0 12 40.50");
     accessible();
+    page.click("#rows a >> text=40.50");
+    page.waitForSelector("h1 >> text=Hana Keeper");
+    page.navigate(desk.address + "/buy/consigned");
     page.click("text=Settle >> nth=-1");
     page.waitForURL("**/drafts/*");
     assertThat(page.inputValue("[data-cell='rows.0.of']")).isEqualTo(sale);
@@ -117,6 +138,7 @@ class ConsigningByKeyboardTest extends OwnBookTest {
     page.focus("[data-cell='rows.0.item']");
     type("CAN", "12");
     post("20 → 8", "0 → 12", "No cost changes");
+    String out = page.url();
     page.click("text=Invoice what they sold");
     page.waitForURL("**/drafts/*");
     assertThat(page.inputValue("#place")).isEqualTo("At Tallow Stall");
@@ -131,6 +153,17 @@ class ConsigningByKeyboardTest extends OwnBookTest {
     assertThat(page.textContent("main")).contains("At Tallow Stall");
     accessible();
     assertThat(worth("CAN")).isEqualTo(2600);
+    page.navigate(out);
+    page.click("text=Invoice what they sold");
+    page.waitForURL("**/drafts/*");
+    page.fill("#date", "2026-03-21");
+    page.focus("[data-cell='rows.0.item']");
+    type("CAN", "5", "4.60");
+    post("10.00");
+    page.navigate(out);
+    assertThat(page.textContent("main"))
+        .contains("Tallow Stall")
+        .doesNotContain("Invoice what they sold", "Some come back");
   }
 
   @Test

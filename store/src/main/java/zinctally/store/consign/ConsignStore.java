@@ -28,22 +28,36 @@ public class ConsignStore {
    * @param micros millionths; zero when only an amount is to be put right
    * @param owed minor units
    */
-  public record Owed(
-      String number, LocalDate date, String item, long itemId, long micros, long owed) {}
+  public record Owed(String number, LocalDate date, long item, long micros, long owed) {}
 
   /** Whether anything is agreed with anybody. */
   public boolean anythingAgreed() {
     return sql.sql("select exists (select 1 from agreement_line)").query(Boolean.class).single();
   }
 
+  /** Whether anything is at a customer's of the goods that a paper took there. */
+  public boolean anythingAt(long paper) {
+    return sql.sql(
+            """
+            select exists (
+              select 1 from quantity_move m join place l on l.id = m.place_id
+                and l.kind = 'CUSTOMER' and l.host_id is not null
+              join place_stock s on s.place_id = m.place_id and s.item_id = m.item_id
+                and s.quantity > 0
+              where m.paper_id = ? and m.quantity > 0)
+            """)
+        .param(paper)
+        .query(Boolean.class)
+        .single();
+  }
+
   /** What a supplier is owed for up to a day, the oldest first. */
   public List<Owed> owed(long supplier, LocalDate until) {
     return sql.sql(
             """
-            select p.number, p.date, i.code, i.id, a.open_quantity, a.open_value
+            select p.number, p.date, a.item_id, a.open_quantity, a.open_value
             from (%s) w join awaited a on a.id = w.id
             join paper p on p.id = a.paper_id and p.state = 'POSTED'
-            join item i on i.id = a.item_id
             where p.date <= :until order by p.date, p.id, a.line, a.id
             """
                 .formatted(Waiting.open(Awaits.CONSIGNED_SOLD, "and party_id = :supplier")))
@@ -54,10 +68,9 @@ public class ConsignStore {
                 new Owed(
                     Objects.requireNonNull(row.getString(1)),
                     row.getObject(2, LocalDate.class),
-                    Objects.requireNonNull(row.getString(3)),
+                    row.getLong(3),
                     row.getLong(4),
-                    row.getLong(5),
-                    row.getLong(6)))
+                    row.getLong(5)))
         .list();
   }
 
@@ -151,37 +164,35 @@ public class ConsignStore {
    * What a label says.
    *
    * @param number the serial number; empty for none
-   * @param price for one base unit; null when there is none
+   * @param price for one base unit of this piece alone; null when it is the list's
    * @param many how many alike
    */
   public record Label(
-      String code, String name, String number, @Nullable BigDecimal price, int many) {}
+      long item, String code, String name, String number, @Nullable BigDecimal price, int many) {}
 
   /**
    * What came with a paper, to be labelled: a number of its own each, else as many as there are.
    */
-  public List<Label> labels(long paper, int atMost) {
+  public List<Label> labels(long paper) {
     return sql.sql(
             """
-            select coalesce(i.gtin, i.code), i.name, coalesce(l.code, ''),
-              coalesce(l.price, (select r.price from item_price r where r.item_id = i.id
-                and r.min_quantity = 0 and r.from_date <= current_date
-                order by r.list_id, r.from_date desc limit 1)),
+            select i.id, coalesce(i.gtin, i.code), i.name, coalesce(l.code, ''), l.price,
               ceil(sum(m.quantity) / 1000000)
             from quantity_move m join item i on i.id = m.item_id
             left join lot l on l.id = nullif(m.lot_id, 0)
             where m.paper_id = ? group by i.id, l.id having sum(m.quantity) > 0
-            order by min(m.line), l.code limit ?
+            order by min(m.line), l.code
             """)
-        .params(paper, atMost)
+        .param(paper)
         .query(
             (row, n) ->
                 new Label(
-                    Objects.requireNonNull(row.getString(1)),
+                    row.getLong(1),
                     Objects.requireNonNull(row.getString(2)),
                     Objects.requireNonNull(row.getString(3)),
-                    row.getBigDecimal(4),
-                    row.getInt(5)))
+                    Objects.requireNonNull(row.getString(4)),
+                    row.getBigDecimal(5),
+                    row.getInt(6)))
         .list();
   }
 }

@@ -10,9 +10,11 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
+import zinctally.store.consign.ConsignStore;
 import zinctally.store.paper.PostedPaper;
 import zinctally.web.paper.Followed;
 import zinctally.web.paper.Heads;
+import zinctally.web.paper.ItemRow;
 
 /**
  * Goods that were ordered on consignment and come; ours at a customer's that are sold or come back.
@@ -20,16 +22,24 @@ import zinctally.web.paper.Heads;
 @Component
 class ConsignedFollowed implements Followed {
   private final Catalogues catalogues;
+  private final ConsignStore consigned;
   private final Heads heads;
 
-  ConsignedFollowed(Catalogues catalogues, Heads heads) {
+  ConsignedFollowed(Catalogues catalogues, ConsignStore consigned, Heads heads) {
     this.catalogues = catalogues;
+    this.consigned = consigned;
     this.heads = heads;
   }
 
   @Override
   public boolean begins(PostedPaper from, PaperKind kind) {
     return kind == PaperKind.CONSIGNMENT_IN || from.kind() == PaperKind.CONSIGNMENT_OUT;
+  }
+
+  /** Of what went to a customer, as long as some of it is there. */
+  @Override
+  public boolean offers(PostedPaper from) {
+    return from.kind() != PaperKind.CONSIGNMENT_OUT || consigned.anythingAt(from.id());
   }
 
   @Override
@@ -54,15 +64,7 @@ class ConsignedFollowed implements Followed {
   private static List<Map<String, String>> ordered(PostedPaper order, BookCatalogue book) {
     return book.awaited(order.number()).stream()
         .filter(a -> a.what() == Awaits.TO_BE_CONSIGNED && a.openQuantity() > 0)
-        .map(
-            a ->
-                Map.of(
-                    "of",
-                    order.number(),
-                    "item",
-                    a.item().code(),
-                    "quantity",
-                    a.item().units().typed(new Quantity(a.openQuantity()))))
+        .map(a -> ItemRow.of(a.item(), new Quantity(a.openQuantity()), order.number()))
         .toList();
   }
 }

@@ -1,10 +1,10 @@
 package zinctally.web.consign;
 
 import java.security.Principal;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -19,6 +19,7 @@ import zinctally.store.buy.SupplierStore;
 import zinctally.store.consign.ConsignStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.web.paper.Heads;
+import zinctally.web.paper.ItemRow;
 import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
@@ -60,18 +61,16 @@ class SettleController {
     fields.put("supplier", card.name());
     fields.put("due", book.rules().today().plusDays(card.termsDays()).toString());
     Map<Long, Item> items =
-        book.items(owed.stream().map(ConsignStore.Owed::itemId).distinct().toList());
-    List<Map<String, String>> rows = new ArrayList<>();
-    for (ConsignStore.Owed one : owed) {
-      Item item = items.get(one.itemId());
-      Map<String, String> row = new HashMap<>();
-      row.put("of", one.number());
-      row.put("item", one.item());
-      row.put(
-          "quantity",
-          item == null || one.micros() == 0 ? "0" : item.units().typed(new Quantity(one.micros())));
-      rows.add(row);
-    }
+        book.items(owed.stream().map(ConsignStore.Owed::item).distinct().toList());
+    List<Map<String, String>> rows =
+        owed.stream()
+            .map(
+                one ->
+                    ItemRow.of(
+                        Objects.requireNonNull(items.get(one.item())),
+                        new Quantity(one.micros()),
+                        one.number()))
+            .toList();
     return "redirect:/drafts/"
         + drafts.begin(new Draft(PaperKind.SETTLEMENT, fields, rows), who.getName());
   }

@@ -16,6 +16,7 @@ import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
 import zinctally.web.paper.Followed;
 import zinctally.web.paper.Heads;
+import zinctally.web.paper.ItemRow;
 
 /**
  * Goods that went to another place, for repair, or came from a customer, or were left here, and
@@ -67,7 +68,7 @@ class AwayFollowed implements Followed {
 
   private static Map<String, String> row(Awaited away, Draft text) {
     Map<String, String> row =
-        new HashMap<>(RecipeRows.row(away.item(), new Quantity(away.openQuantity())));
+        new HashMap<>(ItemRow.of(away.item(), new Quantity(away.openQuantity())));
     if (away.openQuantity() == away.quantity() && away.line() < text.rows().size())
       row.put("numbers", text.cell(away.line(), "numbers"));
     return row;

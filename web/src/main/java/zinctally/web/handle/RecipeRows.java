@@ -3,10 +3,10 @@ package zinctally.web.handle;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
-import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.make.Batch;
 import zinctally.store.book.BookCatalogue;
+import zinctally.web.paper.ItemRow;
 
 /** Lines of papers by a recipe, as they are typed. */
 final class RecipeRows {
@@ -19,7 +19,7 @@ final class RecipeRows {
 
   /** What goes into so many, without work. */
   static List<Map<String, String>> parts(Batch batch, Quantity many) {
-    return batch.parts().stream().map(p -> row(p.item(), batch.needed(p, many))).toList();
+    return batch.parts().stream().map(p -> ItemRow.of(p.item(), batch.needed(p, many))).toList();
   }
 
   /** The work of so many. */
@@ -38,11 +38,7 @@ final class RecipeRows {
   /** What is in so many. */
   static List<Map<String, String>> comingOut(Batch batch, Quantity many) {
     return batch.parts().stream()
-        .map(p -> row(p.item(), batch.needed(p.withoutWaste(), many)))
+        .map(p -> ItemRow.of(p.item(), batch.needed(p.withoutWaste(), many)))
         .toList();
-  }
-
-  static Map<String, String> row(Item item, Quantity quantity) {
-    return Map.of("item", item.code(), "quantity", item.units().typed(quantity));
   }
 }

@@ -19,6 +19,7 @@ import zinctally.store.make.RecipeStore;
 import zinctally.store.paper.PostedPaper;
 import zinctally.web.paper.Followed;
 import zinctally.web.paper.Heads;
+import zinctally.web.paper.ItemRow;
 
 /**
  * Work orders for what sales orders and invoices sent ahead wait for, and assemblies of what work
@@ -110,7 +111,7 @@ class WorkFollowed implements Followed {
     List<Map<String, String>> rows = new ArrayList<>();
     for (Awaited part : waits)
       if (part.what() == Awaits.PROMISED_PARTS && part.openQuantity() > 0)
-        rows.add(RecipeRows.row(part.item(), new Quantity(part.openQuantity())));
+        rows.add(ItemRow.of(part.item(), new Quantity(part.openQuantity())));
     recipe(result.get(), book).ifPresent(r -> rows.addAll(RecipeRows.work(r.batch(), many, book)));
     Map<String, String> fields = new HashMap<>(heads.defaults(PaperKind.ASSEMBLY));
     if (order.place() != null) fields.put("place", order.place());

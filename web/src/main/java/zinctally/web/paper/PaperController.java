@@ -110,7 +110,9 @@ class PaperController {
     model.addAttribute("mayRepeat", paper.kind().is(Trait.REPEATS) && May.write(who, paper.kind()));
     model.addAttribute("valued", paper.kind().is(Trait.VALUED));
     model.addAttribute("sells", paper.kind().is(Trait.SELLS));
-    model.addAttribute("labelled", paper.kind().is(Trait.LABELLED));
+    model.addAttribute(
+        "labels",
+        paper.kind().is(Trait.LABELLED) && !paper.isVoid() ? LabelSheets.of(paper) : List.of());
     model.addAttribute("agrees", paper.kind().is(Trait.AGREES));
     model.addAttribute("others", paper.kind().is(Trait.OTHERS_ONLY));
     model.addAttribute("across", paper.kind().is(Trait.ACROSS));
