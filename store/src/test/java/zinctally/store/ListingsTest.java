@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -41,11 +42,13 @@ import zinctally.store.listing.PriceListings;
 import zinctally.store.listing.ProveListings;
 import zinctally.store.listing.SalesListings;
 import zinctally.store.listing.SellListings;
+import zinctally.store.listing.StatementListings;
 import zinctally.store.listing.TaxListings;
 import zinctally.store.listing.Totals;
 import zinctally.store.listing.ValuationListings;
 import zinctally.store.sell.ReminderStore;
 import zinctally.store.sell.TillStore;
+import zinctally.store.statement.HandedOutStore;
 
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class ListingsTest {
@@ -64,6 +67,8 @@ class ListingsTest {
     }
     book.sql().sql("update item set reorder_point = 7000000 where code like 'IT-00%'").update();
     buying();
+    book.get(HandedOutStore.class)
+        .add("tester", "Balance sheet", "pdf", "/prove/balance?to=2026-05-31");
   }
 
   @AfterAll
@@ -87,8 +92,10 @@ class ListingsTest {
         ProveListings.byHand(),
         ProveListings.journalLines(),
         DayListings.dayBook(LocalDate.of(2026, 1, 1)),
-        ProveListings.accounts(DATE),
-        ProveListings.account(5),
+        StatementListings.trialBalance(DATE.minusDays(40), DATE, Optional.empty()),
+        StatementListings.account(5, DATE.minusDays(40), DATE, 0, Optional.empty()),
+        StatementListings.since(DATE.atStartOfDay(), DATE.minusDays(40), DATE),
+        StatementListings.handedOut(),
         ProveListings.journal(),
         ValuationListings.valuation(DATE, false),
         ValuationListings.valuation(DATE, true),
@@ -407,8 +414,10 @@ class ListingsTest {
     for (int month = 1; month <= 6; month++) {
       LocalDate end = LocalDate.of(2026, month, 1).plusMonths(1).minusDays(1);
       long sum =
-          everything(ProveListings.accounts(end), Ask.ALL).stream()
-              .mapToLong(r -> number(r.get("debit")) - number(r.get("credit")))
+          everything(
+                  StatementListings.trialBalance(end.minusDays(20), end, Optional.empty()), Ask.ALL)
+              .stream()
+              .mapToLong(r -> number(r.get("closing")))
               .sum();
       assertThat(sum).isZero();
     }

@@ -41,9 +41,19 @@ public class AccountStore {
         .single();
   }
 
+  /** A new account stands in statements where the one before it in the chart stands. */
   public void add(String code, String name, AccountKind kind, Role role) {
-    sql.sql("insert into account (code, name, kind, role) values (?, ?, ?, ?)")
-        .params(code, name, kind.name(), role.name())
+    sql.sql(
+            """
+            insert into account (code, name, kind, role, section_id)
+            select :code, :name, :kind, :role,
+              (select a.section_id from account a where a.kind = :kind and a.section_id is not null
+               order by a.code > :code, a.code desc limit 1)
+            """)
+        .param("code", code)
+        .param("name", name)
+        .param("kind", kind.name())
+        .param("role", role.name())
         .update();
   }
 

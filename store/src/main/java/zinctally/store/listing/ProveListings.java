@@ -19,65 +19,6 @@ import zinctally.store.sql.Waiting;
 public final class ProveListings {
   private ProveListings() {}
 
-  /** Every account with its balance at a date. */
-  public static Listing accounts(LocalDate date) {
-    return new Listing(
-        "Trial balance",
-        """
-        (select a.id, a.code, a.name, a.kind, a.role, a.active,
-          coalesce((select sum(m.debit - m.credit) from account_month m
-                    where m.account_id = a.id and m.month < :month), 0)
-          + coalesce((select sum(l.amount) from journal_line l
-                      where l.account_id = a.id and l.date between :month and :date), 0) as balance
-         from account a) t
-        where true""",
-        Map.of("month", date.withDayOfMonth(1), "date", date),
-        List.of(
-            new Column("id", "", "t.id", HIDDEN),
-            new Column("code", "Code", "t.code", TEXT, "/prove/account/{id}"),
-            new Column("name", "Account", "t.name", TEXT, "/prove/account/{id}"),
-            new Column("kind", "Kind", "lower(t.kind)", TEXT),
-            new Column(
-                "debit",
-                "Debit",
-                "if(t.balance > 0, t.balance, null)",
-                MONEY,
-                "/prove/account/{id}"),
-            new Column(
-                "credit",
-                "Credit",
-                "if(t.balance < 0, -t.balance, null)",
-                MONEY,
-                "/prove/account/{id}")),
-        "t.id",
-        "code",
-        "There is no account.");
-  }
-
-  /** Lines of one account. */
-  public static Listing account(long id) {
-    return new Listing(
-        "Account detail",
-        """
-        journal_line l join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
-        left join item i on i.id = l.item_id left join party w on w.id = l.party_id
-        where l.account_id = :account""",
-        Map.of("account", id),
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("date", "Date", "l.date", DATE),
-            new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
-            new Column("item", "Item", "i.name", TEXT),
-            new Column("party", "Who", "w.name", TEXT),
-            new Column("memo", "Note", "l.memo", TEXT),
-            new Column("debit", "Debit", "if(l.amount > 0, l.amount, null)", MONEY, Papers.PAPER),
-            new Column(
-                "credit", "Credit", "if(l.amount < 0, -l.amount, null)", MONEY, Papers.PAPER)),
-        "l.id",
-        "-date",
-        "Nothing has been booked on this account.");
-  }
-
   /** The lines of one month behind its sales, or behind its cost of goods sold. */
   public static Listing month(LocalDate month, boolean cost) {
     String accounts = cost ? "a.role = 'COST_OF_GOODS_SOLD'" : "a.kind = 'INCOME'";

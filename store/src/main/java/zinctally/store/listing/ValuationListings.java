@@ -8,9 +8,12 @@ import static zinctally.store.listing.Listing.Type.TEXT;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import zinctally.core.number.Coin;
+import zinctally.core.statement.Known;
 import zinctally.store.listing.Listing.Column;
 import zinctally.store.sql.Prices;
 
@@ -42,12 +45,28 @@ public final class ValuationListings {
       select item_id, -quantity, -value from cost_entry
       where posting_date > :date and posting_date <= :end""";
 
+  private static final String ENTERED_LATER =
+      """
+
+      union all
+      select item_id, -quantity, -value from cost_entry
+      where entered_at > :known and posting_date <= :date""";
+
   /**
    * What each item was worth at the end of a day.
    *
    * @param recent whether the day is nearer to now than to the start of the books
    */
   public static Listing valuation(LocalDate date, boolean recent) {
+    return valuation(date, recent, Optional.empty());
+  }
+
+  /**
+   * The same as it was known at a moment: without what was entered later.
+   *
+   * @param known empty for all that is known now
+   */
+  public static Listing valuation(LocalDate date, boolean recent, Optional<LocalDateTime> known) {
     LocalDate month = date.withDayOfMonth(1);
     return new Listing(
             "Valuation",
@@ -55,6 +74,7 @@ public final class ValuationListings {
             "item i force index for order by (code) straight_join (select u.item_id,"
                 + " sum(u.quantity) as quantity, sum(u.value) as value from ("
                 + (recent ? BACK_FROM_NOW : UP_TO)
+                + (known.isPresent() ? ENTERED_LATER : "")
                 + """
             ) u group by u.item_id) t on t.item_id = i.id
             straight_join item_group g on g.id = i.group_id
@@ -65,7 +85,8 @@ public final class ValuationListings {
                 "december", LocalDate.of(date.getYear(), 12, 1),
                 "month", month,
                 "end", month.plusMonths(1).minusDays(1),
-                "date", date),
+                "date", date,
+                "known", known.orElse(Known.NOW)),
             List.of(
                 new Column("id", "", "i.id", HIDDEN),
                 new Column("code", "Code", "i.code", TEXT, "/goods/item/{id}"),

@@ -1,6 +1,7 @@
 package zinctally.store.posting;
 
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntConsumer;
@@ -23,22 +24,27 @@ class Entries {
     this.awaiting = awaiting;
   }
 
+  /**
+   * Of which paper and version entries are.
+   *
+   * @param till through which their cash goes
+   * @param at the moment at which they are made
+   */
+  record Of(long paper, int version, Optional<Long> till, LocalDateTime at) {
+    private JournalWriter.Of journals(boolean reverses) {
+      return new JournalWriter.Of(paper, version, reverses, till, at);
+    }
+  }
+
   /** Stock book and ledger, and the reversals of what an earlier version did. */
-  void write(
-      Worked worked,
-      Worker.Job job,
-      long paper,
-      int version,
-      Optional<Long> till,
-      IntConsumer reached) {
+  void write(Worked worked, Worker.Job job, Of of, IntConsumer reached) {
     Proof.Work work = worked.work();
-    JournalWriter.Of back = new JournalWriter.Of(paper, version, true, till);
     Map<LocalDate, Long> reversals =
-        journalWriter.write(work.reversals(), back, job.stockAccounts());
-    JournalWriter.Of of = new JournalWriter.Of(paper, version, false, till);
-    Map<LocalDate, Long> journals = journalWriter.write(work.journals(), of, job.stockAccounts());
+        journalWriter.write(work.reversals(), of.journals(true), job.stockAccounts());
+    Map<LocalDate, Long> journals =
+        journalWriter.write(work.journals(), of.journals(false), job.stockAccounts());
     reached.accept(55);
-    writer.stock(worked, job, paper, journals, reversals, reached);
+    writer.stock(worked, job, of, journals, reversals, reached);
   }
 
   /**

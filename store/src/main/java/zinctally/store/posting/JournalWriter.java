@@ -1,6 +1,7 @@
 package zinctally.store.posting;
 
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -27,8 +28,9 @@ class JournalWriter {
    *
    * @param reverses whether they take back an earlier version
    * @param till through which their cash goes
+   * @param at the moment at which they are made
    */
-  record Of(long paper, int version, boolean reverses, Optional<Long> till) {}
+  record Of(long paper, int version, boolean reverses, Optional<Long> till, LocalDateTime at) {}
 
   /** Writes journal entries and returns their ids by posting date. */
   Map<LocalDate, Long> write(List<JournalEntry> journals, Of of, Set<Long> stock) {
@@ -45,7 +47,7 @@ class JournalWriter {
       JournalEntry entry = journals.get(i);
       heads.add(
           new Object[] {
-            ids.get(i), entry.date(), of.paper, of.version, of.reverses, of.till.orElse(null)
+            ids.get(i), entry.date(), of.paper, of.version, of.reverses, of.till.orElse(null), of.at
           });
       int n = 0;
       for (JournalLine line : entry.lines()) {
@@ -74,8 +76,8 @@ class JournalWriter {
       }
     }
     jdbc.batchUpdate(
-        "insert into journal (id, date, paper_id, version, reverses, till_id)"
-            + " values (?, ?, ?, ?, ?, ?)",
+        "insert into journal (id, date, paper_id, version, reverses, till_id, entered_at)"
+            + " values (?, ?, ?, ?, ?, ?, ?)",
         heads);
     jdbc.batchUpdate(
         "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo, worked)"

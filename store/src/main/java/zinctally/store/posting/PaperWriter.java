@@ -35,29 +35,29 @@ class PaperWriter {
 
   /**
    * @param job what was worked out
+   * @param of the paper, and the moment
    * @param journals entries of this posting by date
    * @param reversals entries that take back an earlier version, by date
    */
   void stock(
       Worked worked,
       Worker.Job job,
-      long paper,
+      Entries.Of of,
       Map<LocalDate, Long> journals,
       Map<LocalDate, Long> reversals,
       IntConsumer reached) {
+    long paper = of.paper();
     events(worked, job.undo(), paper);
     makings.write(paper, worked, job.undo().paper() != 0);
     makings.revalue(worked.remade());
     reached.accept(63);
     Proof.Work work = worked.work();
     List<Object[]> entries = new ArrayList<>();
-    for (Proof.StockEntry e : work.undone())
-      entries.add(entry(e, worked.items(), paper, reversals));
-    for (Proof.StockEntry e : work.entries())
-      entries.add(entry(e, worked.items(), paper, journals));
+    for (Proof.StockEntry e : work.undone()) entries.add(entry(e, worked.items(), of, reversals));
+    for (Proof.StockEntry e : work.entries()) entries.add(entry(e, worked.items(), of, journals));
     jdbc.batchUpdate(
-        "insert into cost_entry (item_id, event_id, posting_date, quantity, value, account_id, cause_id, journal_id)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
+        "insert into cost_entry (item_id, event_id, posting_date, quantity, value, account_id, cause_id, journal_id, entered_at)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
         entries);
     jdbc.batchUpdate(
         "update cost_event set booked = booked + ? where id = ?",
@@ -83,7 +83,7 @@ class PaperWriter {
   }
 
   private static Object[] entry(
-      Proof.StockEntry e, Map<Long, Item> items, long paper, Map<LocalDate, Long> journals) {
+      Proof.StockEntry e, Map<Long, Item> items, Entries.Of of, Map<LocalDate, Long> journals) {
     return new Object[] {
       e.item(),
       e.event().id(),
@@ -91,8 +91,9 @@ class PaperWriter {
       e.quantity(),
       e.value(),
       Objects.requireNonNull(items.get(e.item())).stockAccount(),
-      paper,
-      journals.getOrDefault(e.postingDate(), 0L)
+      of.paper(),
+      journals.getOrDefault(e.postingDate(), 0L),
+      of.at()
     };
   }
 

@@ -164,7 +164,7 @@ public class Posting {
     texts.write(paperId, version, saved.draft(), what, now, login);
     rows.lines(paper, paperId, version);
     reached.accept(40);
-    entries.write(worked, job, paperId, version, till, reached);
+    entries.write(worked, job, new Entries.Of(paperId, version, till, now), reached);
     Plan costed =
         plan.costing(line -> worked.costOf(line, book.account(Role.SENT_NOT_INVOICED).id()));
     entries.duesAndAwaited(

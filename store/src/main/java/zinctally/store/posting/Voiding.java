@@ -1,6 +1,8 @@
 package zinctally.store.posting;
 
+import java.time.Clock;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -26,6 +28,7 @@ public class Voiding {
   private final Audit audit;
   private final Holding holding;
   private final Allowances allowances;
+  private final Clock clock;
 
   Voiding(
       Catalogues catalogues,
@@ -37,7 +40,8 @@ public class Voiding {
       Tills tills,
       Audit audit,
       Holding holding,
-      Allowances allowances) {
+      Allowances allowances,
+      Clock clock) {
     this.catalogues = catalogues;
     this.trying = trying;
     this.inTheWay = inTheWay;
@@ -48,6 +52,7 @@ public class Voiding {
     this.audit = audit;
     this.holding = holding;
     this.allowances = allowances;
+    this.clock = clock;
   }
 
   /**
@@ -72,7 +77,8 @@ public class Voiding {
     Worker.Job job = trying.voiding(head, on, book, login);
     Worked worked = trying.attempt(job, Optional.empty(), book, held).orRefused();
     Optional<Long> till = tills.ofVoiding(id, login, worked.work());
-    entries.write(worked, job, id, head.version(), till, percent -> {});
+    Entries.Of of = new Entries.Of(id, head.version(), till, LocalDateTime.now(clock));
+    entries.write(worked, job, of, percent -> {});
     entries.duesAndAwaited(
         Plan.NOTHING, worked, job.undo(), new Entries.Posted(id, head.number(), on), true);
     rows.setVoid(id);

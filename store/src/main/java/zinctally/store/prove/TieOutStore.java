@@ -1,9 +1,12 @@
 package zinctally.store.prove;
 
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import zinctally.core.statement.Known;
 
 /** Stock book held against ledger at a date. Values are minor units. */
 @Repository
@@ -34,6 +37,15 @@ public class TieOutStore {
    * rest of the month from entries.
    */
   public List<ItemLine> byItem(LocalDate date) {
+    return byItem(date, Optional.empty());
+  }
+
+  /**
+   * The same as it was known at a moment: without what was entered later.
+   *
+   * @param known empty for all that is known now
+   */
+  public List<ItemLine> byItem(LocalDate date, Optional<LocalDateTime> known) {
     return sql.sql(
             """
             select t.item_id, i.code, i.name, g.id as group_id, g.name as group_name,
@@ -49,7 +61,15 @@ public class TieOutStore {
               union all
               select l.item_id, 0, l.amount, l.account_id from account a
               join journal_line l on l.account_id = a.id and l.date between :month and :date
-              where a.role = 'STOCK') t
+              where a.role = 'STOCK'
+              union all
+              select item_id, -value, 0, 0 from cost_entry
+              where entered_at > :known and posting_date <= :date
+              union all
+              select l.item_id, 0, -l.amount, l.account_id from journal j
+              join journal_line l on l.journal_id = j.id
+              join account a on a.id = l.account_id and a.role = 'STOCK'
+              where j.entered_at > :known and j.date <= :date) t
             left join item i on i.id = t.item_id
             left join item_group g on g.id = i.group_id
             group by t.item_id
@@ -58,6 +78,7 @@ public class TieOutStore {
             """)
         .param("month", date.withDayOfMonth(1))
         .param("date", date)
+        .param("known", known.orElse(Known.NOW))
         .query(
             (row, n) ->
                 new ItemLine(
@@ -77,6 +98,11 @@ public class TieOutStore {
 
   /** Every stock account with worth or balance at the end of {@code date}. */
   public List<AccountLine> byAccount(LocalDate date) {
+    return byAccount(date, Optional.empty());
+  }
+
+  /** The same as it was known at a moment: without what was entered later. */
+  public List<AccountLine> byAccount(LocalDate date, Optional<LocalDateTime> known) {
     return sql.sql(
             """
             select a.id, concat(a.code, ' ', a.name) as label, sum(t.book) as book,
@@ -90,12 +116,20 @@ public class TieOutStore {
               union all
               select l.account_id, 0, l.amount from account a
               join journal_line l on l.account_id = a.id and l.date between :month and :date
-              where a.role = 'STOCK') t
+              where a.role = 'STOCK'
+              union all
+              select account_id, -value, 0 from cost_entry
+              where entered_at > :known and posting_date <= :date
+              union all
+              select l.account_id, 0, -l.amount from journal j
+              join journal_line l on l.journal_id = j.id
+              where j.entered_at > :known and j.date <= :date) t
             join account a on a.id = t.account_id where a.role = 'STOCK'
             group by a.id order by a.code
             """)
         .param("month", date.withDayOfMonth(1))
         .param("date", date)
+        .param("known", known.orElse(Known.NOW))
         .query(
             (row, n) ->
                 new AccountLine(

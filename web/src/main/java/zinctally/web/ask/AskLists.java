@@ -47,6 +47,6 @@ class AskLists {
     LocalDate at = asked.date();
     long before = ChronoUnit.DAYS.between(books.book().cutOver(), at);
     long since = ChronoUnit.DAYS.between(at, asked.today());
-    return ValuationListings.valuation(at, since < before);
+    return ValuationListings.valuation(at, since < before, asked.known());
   }
 }

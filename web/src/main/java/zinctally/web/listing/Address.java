@@ -26,6 +26,11 @@ public record Address(String path, Map<String, String> asked) {
     return new Address(request.getRequestURI(), asked);
   }
 
+  /** Where a request was sent, without some of its names. */
+  public static Address here(HttpServletRequest request, String... without) {
+    return of(request, Set.of(without));
+  }
+
   /** The same, with something else asked. */
   public Address with(String name, String value) {
     Map<String, String> more = new LinkedHashMap<>(asked);

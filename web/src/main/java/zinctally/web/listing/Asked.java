@@ -3,10 +3,13 @@ package zinctally.web.listing;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.Objects;
+import java.util.Optional;
 import org.springframework.ui.Model;
 import zinctally.web.shell.AtDate;
 import zinctally.web.shell.DaySpan;
+import zinctally.web.shell.KnownAt;
 
 /** What a list is asked for besides its filters. What cannot be read is said on the page. */
 public record Asked(HttpServletRequest request, Model model, Clock clock) {
@@ -29,6 +32,14 @@ public record Asked(HttpServletRequest request, Model model, Clock clock) {
     if (!model.containsAttribute(DAYS))
       model.addAttribute(DAYS, DaySpan.read(text("from"), text("to"), usualFrom, today(), model));
     return (DaySpan) Objects.requireNonNull(model.getAttribute(DAYS));
+  }
+
+  /** The moment up to which entries count; empty for all that is known now. */
+  public Optional<LocalDateTime> known() {
+    model.addAttribute("knownTyped", text("known"));
+    Optional<LocalDateTime> known = KnownAt.read(text("known"), clock, model);
+    known.ifPresent(k -> model.addAttribute("known", k));
+    return known;
   }
 
   /** What stands in the address under a name; nothing when it does not. */

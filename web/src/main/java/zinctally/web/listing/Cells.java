@@ -18,6 +18,7 @@ import zinctally.web.shell.Say;
 @Component
 class Cells {
   private static final Pattern KEY = Pattern.compile("\\{(\\w+)}");
+  private static final Pattern OURS = Pattern.compile("^/[a-z]");
   private static final List<String> NEVER_BROKEN = List.of("number", "code");
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private final Say say;
@@ -123,6 +124,12 @@ class Cells {
 
   private static @Nullable String link(String pattern, Map<String, Object> row) {
     Matcher keys = KEY.matcher(pattern);
+    // a whole address of ours
+    if (keys.matches())
+      return row.get(keys.group(1)) instanceof String address && OURS.matcher(address).find()
+          ? address
+          : null;
+    keys.reset();
     StringBuilder link = new StringBuilder();
     while (keys.find()) {
       Object value = row.get(keys.group(1));

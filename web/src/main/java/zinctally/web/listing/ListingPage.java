@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,6 +22,7 @@ import zinctally.store.listing.ChoiceStore;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.Page;
+import zinctally.web.file.Download;
 import zinctally.web.shell.DaySpan;
 import zinctally.web.shell.Say;
 import zinctally.web.shell.Sees;
@@ -47,6 +49,7 @@ public class ListingPage {
   private final Say say;
   private final Clock clock;
   private final Sees sees;
+  private final HandedOut handedOut;
 
   ListingPage(
       ListingStore store,
@@ -56,7 +59,9 @@ public class ListingPage {
       Turns turns,
       Say say,
       Clock clock,
-      Sees sees) {
+      Sees sees,
+      HandedOut handedOut) {
+    this.handedOut = handedOut;
     this.sees = sees;
     this.store = store;
     this.choices = choices;
@@ -158,7 +163,7 @@ public class ListingPage {
     Narrowing narrowing = narrowing(listing, request);
     Ask ask = ask(request, narrowing).orSort(choice.sort());
     String as = text(request, "as");
-    if (ListingFiles.FORMS.contains(as))
+    if (Download.FORMS.contains(as))
       return file(
           as,
           listing.written(),
@@ -198,6 +203,8 @@ public class ListingPage {
         return asks ? "listing/turn :: turn" : "listing/turn";
       }
       try {
+        if (model.containsAttribute("knownTyped"))
+          handedOut.remember(String.join(", ", said(about)), as, request);
         files.send(as, listing, ask, about, response);
       } finally {
         turns.done();
@@ -208,12 +215,20 @@ public class ListingPage {
     }
   }
 
+  private static List<String> said(ListingFiles.About about) {
+    List<String> said = new ArrayList<>(List.of(about.name()));
+    said.addAll(about.facts());
+    return said;
+  }
+
   /** What a file says of itself. */
   private ListingFiles.About about(Listing listing, Ask ask, Narrowing narrowing, Model model) {
     List<String> facts = new ArrayList<>();
     if (model.getAttribute("date") instanceof LocalDate date) facts.add("At the end of " + date);
     if (model.getAttribute("days") instanceof DaySpan days)
       facts.add("From " + days.from() + " to " + days.to());
+    if (model.getAttribute("known") instanceof LocalDateTime known)
+      facts.add("As it was known at " + say.moment(known));
     if (!ask.filter().isBlank()) facts.add("Only what holds \u201c" + ask.filter() + "\u201d");
     facts.addAll(narrowing.words());
     return new ListingFiles.About(
@@ -243,7 +258,7 @@ public class ListingPage {
         // however the person sorts it meanwhile elsewhere, this list goes on as it began
         page.next() == null ? null : here.with("sort", sort).with("after", page.next()).toString(),
         listing.empty(),
-        ListingFiles.FORMS.stream()
+        Download.FORMS.stream()
             .map(f -> new ListPage.Link(f.toUpperCase(Locale.ROOT), here.with("as", f).toString()))
             .toList());
   }

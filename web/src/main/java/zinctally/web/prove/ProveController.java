@@ -4,9 +4,11 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -14,12 +16,17 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.core.ledger.Account;
+import zinctally.core.number.Money;
+import zinctally.core.statement.Balances;
 import zinctally.store.ledger.AccountStore;
-import zinctally.store.listing.ProveListings;
+import zinctally.store.listing.StatementListings;
 import zinctally.store.prove.TieOutStore;
+import zinctally.store.statement.BalancesStore;
+import zinctally.store.statement.LayoutStore;
 import zinctally.web.listing.AreaPage;
+import zinctally.web.listing.Asked;
 import zinctally.web.picture.LinePicture;
-import zinctally.web.shell.AtDate;
+import zinctally.web.shell.DaySpan;
 import zinctally.web.shell.NotThere;
 
 /** Stock book against ledger, and the ledger itself. */
@@ -27,10 +34,20 @@ import zinctally.web.shell.NotThere;
 class ProveController {
   private final TieOutStore tieOut;
   private final AccountStore accounts;
+  private final BalancesStore balances;
+  private final LayoutStore layouts;
   private final AreaPage page;
   private final Clock clock;
 
-  ProveController(TieOutStore tieOut, AccountStore accounts, AreaPage page, Clock clock) {
+  ProveController(
+      TieOutStore tieOut,
+      AccountStore accounts,
+      BalancesStore balances,
+      LayoutStore layouts,
+      AreaPage page,
+      Clock clock) {
+    this.balances = balances;
+    this.layouts = layouts;
     this.tieOut = tieOut;
     this.accounts = accounts;
     this.page = page;
@@ -42,11 +59,11 @@ class ProveController {
 
   @GetMapping("/prove")
   String tieOut(
-      @RequestParam(defaultValue = "") String date,
-      @RequestParam(required = false) Long group,
-      Model model) {
-    LocalDate at = AtDate.read(date, clock, model);
-    List<TieOutStore.ItemLine> items = tieOut.byItem(at);
+      @RequestParam(required = false) Long group, Model model, HttpServletRequest request) {
+    Asked asked = new Asked(request, model, clock);
+    LocalDate at = asked.date();
+    Optional<LocalDateTime> known = asked.known();
+    List<TieOutStore.ItemLine> items = tieOut.byItem(at, known);
     Map<Long, GroupLine> groups = new LinkedHashMap<>();
     for (TieOutStore.ItemLine item : items) {
       String name = item.groupName() == null ? "No item named" : item.groupName();
@@ -60,7 +77,6 @@ class ProveController {
     long book = items.stream().mapToLong(TieOutStore.ItemLine::book).sum();
     long ledger = items.stream().mapToLong(TieOutStore.ItemLine::ledger).sum();
     List<TieOutStore.DayLine> days = tieOut.days(at);
-    model.addAttribute("date", at);
     model.addAttribute("groups", groups.values());
     model.addAttribute("opened", group);
     model.addAttribute(
@@ -68,9 +84,9 @@ class ProveController {
     model.addAttribute("bookSum", book);
     model.addAttribute("ledgerSum", ledger);
     model.addAttribute("itemCount", items.stream().filter(i -> i.item() != 0).count());
-    model.addAttribute("byAccount", tieOut.byAccount(at));
+    model.addAttribute("byAccount", tieOut.byAccount(at, known));
     model.addAttribute("byHand", tieOut.byHand(at, "STOCK"));
-    model.addAttribute("controls", tieOut.controls(at));
+    model.addAttribute("controls", known.isPresent() ? List.of() : tieOut.controls(at));
     model.addAttribute("days", days);
     long most = days.stream().mapToLong(d -> Math.max(d.book(), d.ledger())).max().orElse(0);
     long least = days.stream().mapToLong(d -> Math.min(d.book(), d.ledger())).min().orElse(0);
@@ -94,6 +110,7 @@ class ProveController {
     return "prove/tie-out";
   }
 
+  /** Lines of an account from a day to a day, with what it stood at before and after. */
   @GetMapping("/prove/account/{id}")
   @Nullable String account(
       @PathVariable long id,
@@ -105,7 +122,24 @@ class ProveController {
             .filter(a -> a.id() == id)
             .findFirst()
             .orElseThrow(() -> new NotThere("account " + id));
+    Asked asked = new Asked(request, model, clock);
+    DaySpan days = asked.days(layouts.year().start(asked.today()));
+    Optional<LocalDateTime> known = asked.known();
+    Balances at = balances.balances();
+    long before = minor(at.at(days.from().minusDays(1), known), id);
     model.addAttribute("heading", account.label());
-    return page.under("/prove/accounts", ProveListings.account(id), model, request, response);
+    model.addAttribute("before", before);
+    model.addAttribute("after", minor(at.at(days.to(), known), id));
+    model.addAttribute("above", "prove/account");
+    return page.under(
+        "/prove/accounts",
+        StatementListings.account(id, days.from(), days.to(), before, known),
+        model,
+        request,
+        response);
+  }
+
+  private static long minor(Map<Long, Money> balances, long account) {
+    return balances.getOrDefault(account, Money.ZERO).minor();
   }
 }

@@ -9,17 +9,22 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.flow.Awaits;
+import zinctally.store.listing.Listing;
 import zinctally.store.listing.ProveListings;
+import zinctally.store.listing.StatementListings;
 import zinctally.store.prove.TieOutStore;
+import zinctally.store.statement.LayoutStore;
 import zinctally.web.listing.Area;
+import zinctally.web.listing.Asked;
 import zinctally.web.listing.ListPage;
+import zinctally.web.shell.DaySpan;
 
 /** The pages of proof: stock book against ledger, the ledger itself, and what waits. */
 @Configuration
 class ProveLists {
   @Bean
   @Order(6)
-  Area proveArea(TieOutStore tieOut) {
+  Area proveArea(TieOutStore tieOut, LayoutStore layouts) {
     return new Area(
         "prove",
         "Prove",
@@ -29,10 +34,26 @@ class ProveLists {
                 ListPage.at("/prove", "Tie-out").known("stock against ledger reconcile in step"),
                 ListPage.at("/prove/check", "Check").known("verify replay faults whole book")),
             group(
-                "Ledger",
+                "Statements",
+                ListPage.at("/prove/profit", "Profit and loss")
+                    .known("income statement result revenue gross margin earnings p&l"),
+                ListPage.at("/prove/balance", "Balance sheet")
+                    .known("statement of financial position assets equity liabilities net worth"),
+                ListPage.at("/prove/cash", "Cash flow")
+                    .known("statement of cash flows indirect operating investing financing"),
                 ListPage.at("/prove/accounts", "Trial balance")
-                    .known("accounts balances statement balance sheet profit")
-                    .lists(a -> ProveListings.accounts(a.date())),
+                    .known("accounts balances statement movement opening closing")
+                    .lists(a -> trialBalance(a, layouts))
+                    .above("prove/span", a -> Map.of()),
+                ListPage.at("/prove/handed-out", "Handed out")
+                    .known("reports printed exported sent before remembered")
+                    .lists(a -> StatementListings.handedOut()),
+                ListPage.at("/prove/since", "What has changed since")
+                    .known("late entries came later backdated restated")
+                    .lists(a -> since(a, layouts))
+                    .above("prove/since", a -> Map.of())),
+            group(
+                "Ledger",
                 ListPage.at("/prove/journal", "Journal")
                     .known("entries postings debits credits")
                     .lists(a -> ProveListings.journal())
@@ -64,6 +85,17 @@ class ProveLists {
                 "Periods",
                 ListPage.at("/prove/periods", "Periods")
                     .known("close month reopen lock year end"))));
+  }
+
+  private static Listing trialBalance(Asked asked, LayoutStore layouts) {
+    DaySpan days = asked.days(layouts.year().start(asked.today()));
+    return StatementListings.trialBalance(days.from(), days.to(), asked.known());
+  }
+
+  private static Listing since(Asked asked, LayoutStore layouts) {
+    DaySpan days = asked.days(layouts.year().start(asked.today()));
+    return StatementListings.since(
+        asked.known().orElse(asked.today().minusDays(7).atStartOfDay()), days.from(), days.to());
   }
 
   private static ListPage waits(String address, String tab, Awaits what, TieOutStore tieOut) {

@@ -37,6 +37,8 @@ class SetUpPages {
             Area.group(
                 "Ledger",
                 ListPage.at("/setup/accounts", "Chart of accounts").known("ledger accounts"),
+                ListPage.at("/setup/sections", "Statements")
+                    .known("headings sections year begins layout of statements"),
                 ListPage.at("/setup/tax", "Tax rates").known("vat")),
             Area.group(
                 "Goods",

@@ -22,8 +22,19 @@ public class PdfPages {
   }
 
   public byte[] of(String template, Context context) throws IOException {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    return of(template, context, new PdfRendererBuilder());
+  }
+
+  /** Tagged, so that it can be read out: its template says a title and a language. */
+  public byte[] tagged(String template, Context context) throws IOException {
     PdfRendererBuilder builder = new PdfRendererBuilder();
+    builder.usePdfUaAccessibility(true);
+    return of(template, context, builder);
+  }
+
+  private byte[] of(String template, Context context, PdfRendererBuilder builder)
+      throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
     builder.withHtmlContent(templates.process(template, context), null);
     builder.useUnicodeBidiSplitter(new ICUBidiSplitter.ICUBidiSplitterFactory());
     builder.useUnicodeBidiReorderer(new ICUBidiReorderer());

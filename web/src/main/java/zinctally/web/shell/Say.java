@@ -134,6 +134,11 @@ public class Say {
     return Figures.grouped(size.setScale(1, RoundingMode.HALF_UP), 1) + " " + SIZES.get(step);
   }
 
+  /** The day on which the book begins. */
+  public LocalDate firstDay() {
+    return books.book().cutOver();
+  }
+
   public String heading(LocalDate date) {
     return HEADING.format(date);
   }

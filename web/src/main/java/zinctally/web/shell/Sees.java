@@ -27,7 +27,7 @@ import zinctally.store.people.RoleMay;
 @Component
 public class Sees implements HandlerInterceptor, WebMvcConfigurer {
   private static final List<PathPattern> OF_LEDGER =
-      patterns("/prove/**", "/setup/accounts", "/day/**", "/ask/audit");
+      patterns("/prove/**", "/setup/accounts", "/setup/sections", "/day/**", "/ask/audit");
   private static final List<PathPattern> OF_COSTS =
       patterns(
           "/buy/**",

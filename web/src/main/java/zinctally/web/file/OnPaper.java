@@ -1,0 +1,74 @@
+package zinctally.web.file;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * How something is printed.
+ *
+ * @param title in place of its own; empty for its own
+ * @param head whether the business stands over it, with address and tax number
+ * @param foot words under each page; empty for none
+ * @param language in which fixed words stand
+ * @param size of the sheet
+ * @param upright whether it stands; else it lies
+ * @param copies how often it is in the file
+ */
+public record OnPaper(
+    String title,
+    boolean head,
+    String foot,
+    String language,
+    String size,
+    boolean upright,
+    int copies) {
+  private static final List<String> LANGUAGES = List.of("en", "de", "he");
+  private static final List<String> SIZES = List.of("A4", "A5", "A3", "Letter");
+  private static final int MOST_COPIES = 20;
+  public static final OnPaper PLAIN = new OnPaper("", false, "", "en", "A4", false, 1);
+  private static final int LONGEST = 120;
+
+  /** As the address asks; what it does not say is as usual. */
+  public static OnPaper read(HttpServletRequest request) {
+    return new OnPaper(
+        text(request, "paper.title"),
+        "on".equals(text(request, "paper.head")),
+        text(request, "paper.foot"),
+        text(request, "paper.language"),
+        text(request, "paper.size"),
+        "upright".equals(text(request, "paper.turn")),
+        copies(text(request, "paper.copies")));
+  }
+
+  public OnPaper {
+    language = LANGUAGES.contains(language) ? language : "en";
+    size = SIZES.contains(size) ? size : "A4";
+    copies = Math.max(1, Math.min(copies, MOST_COPIES));
+  }
+
+  /** The title, or what it is called by itself. */
+  public String titled(String own) {
+    return title.isEmpty() ? own : title;
+  }
+
+  /** What style sheets of print say of the sheet. */
+  public String sheet() {
+    return size + (upright ? " portrait" : " landscape");
+  }
+
+  public Locale locale() {
+    return Locale.forLanguageTag(language);
+  }
+
+  private static int copies(String typed) {
+    return typed.matches("\\d{1,3}") ? Integer.parseInt(typed) : 1;
+  }
+
+  private static String text(HttpServletRequest request, String name) {
+    String value = request.getParameter(name);
+    if (value == null) return "";
+    String stripped = value.strip();
+    return stripped.length() > LONGEST ? stripped.substring(0, LONGEST) : stripped;
+  }
+}

@@ -1,0 +1,5 @@
+/** What is handed out as a file: CSV, XLSX, PDF. */
+@NullMarked
+package zinctally.web.file;
+
+import org.jspecify.annotations.NullMarked;

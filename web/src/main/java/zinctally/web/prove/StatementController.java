@@ -1,0 +1,223 @@
+package zinctally.web.prove;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import zinctally.core.papers.read.Days;
+import zinctally.core.statement.Beside;
+import zinctally.core.statement.BookYear;
+import zinctally.core.statement.Column;
+import zinctally.core.statement.Known;
+import zinctally.core.statement.Statement;
+import zinctally.core.statement.Statements;
+import zinctally.store.OneMoment;
+import zinctally.store.book.BookStore;
+import zinctally.store.statement.BalancesStore;
+import zinctally.store.statement.LayoutStore;
+import zinctally.web.file.Download;
+import zinctally.web.file.OnPaper;
+import zinctally.web.listing.Address;
+import zinctally.web.listing.HandedOut;
+import zinctally.web.shell.AtDate;
+import zinctally.web.shell.DaySpan;
+import zinctally.web.shell.KnownAt;
+import zinctally.web.shell.Say;
+
+/** Profit and loss, balance sheet and cash flow. */
+@Controller
+class StatementController {
+  private static final String KNOWN = "known";
+  private final BalancesStore balances;
+  private final LayoutStore layouts;
+  private final BookStore books;
+  private final StatementFiles files;
+  private final HandedOut handedOut;
+  private final OneMoment moment;
+  private final Say say;
+  private final Clock clock;
+
+  StatementController(
+      BalancesStore balances,
+      LayoutStore layouts,
+      BookStore books,
+      StatementFiles files,
+      HandedOut handedOut,
+      OneMoment moment,
+      Say say,
+      Clock clock) {
+    this.balances = balances;
+    this.layouts = layouts;
+    this.books = books;
+    this.files = files;
+    this.handedOut = handedOut;
+    this.moment = moment;
+    this.say = say;
+    this.clock = clock;
+  }
+
+  @GetMapping("/prove/profit")
+  @Nullable String profit(Model model, HttpServletRequest request, HttpServletResponse response)
+      throws IOException {
+    return span(Statements::profitAndLoss, model, request, response);
+  }
+
+  @GetMapping("/prove/cash")
+  @Nullable String cash(Model model, HttpServletRequest request, HttpServletResponse response)
+      throws IOException {
+    return span(Statements::cashFlow, model, request, response);
+  }
+
+  @GetMapping("/prove/balance")
+  @Nullable String balance(Model model, HttpServletRequest request, HttpServletResponse response)
+      throws IOException {
+    LocalDate at = AtDate.read(text(request, "to"), clock, model);
+    model.addAttribute("to", at);
+    LocalDate from = at.withDayOfMonth(1);
+    return show(
+        Statements::balanceSheet, from, at, "At the end of " + at, false, model, request, response);
+  }
+
+  private @Nullable String span(
+      BiFunction<Statements, List<Column>, Statement> kind,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response)
+      throws IOException {
+    LocalDate today = LocalDate.now(clock);
+    String to = text(request, "to");
+    LocalDate usual = layouts.year().start(Days.read(to, today, today).orElse(today));
+    DaySpan days = DaySpan.read(text(request, "from"), to, usual, today, model);
+    model.addAttribute("days", days);
+    return show(
+        kind,
+        days.from(),
+        days.to(),
+        "From " + days.from() + " to " + days.to(),
+        true,
+        model,
+        request,
+        response);
+  }
+
+  private @Nullable String show(
+      BiFunction<Statements, List<Column>, Statement> kind,
+      LocalDate from,
+      LocalDate to,
+      String of,
+      boolean flows,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response)
+      throws IOException {
+    Optional<LocalDateTime> known = KnownAt.read(text(request, KNOWN), clock, model);
+    Beside beside = beside(text(request, "beside"));
+    BookYear year = layouts.year();
+    List<Column> columns = columns(beside, from, to, year, flows, known);
+    Statement statement =
+        moment.of(
+            () -> kind.apply(new Statements(layouts.layout(), balances.balances(), year), columns));
+    boolean compared = beside.comparable() || (beside == Beside.NOTHING && known.isPresent());
+    List<String> facts = facts(of, to, known, request);
+    StatementFiles.Whole whole = new StatementFiles.Whole(statement, compared, flows, facts);
+    String as = text(request, "as");
+    if (Download.FORMS.contains(as)) {
+      OnPaper paper = OnPaper.read(request);
+      handedOut.remember(statement.name() + ", " + of, as, request);
+      Download.send(as, statement.name(), response, out -> files.write(as, whole, paper, out));
+      return null;
+    }
+    model.addAttribute("statement", view(whole, request));
+    model.addAttribute("beside", beside);
+    model.addAttribute("besides", Beside.values());
+    model.addAttribute(KNOWN, known.orElse(null));
+    model.addAttribute("knownTyped", text(request, KNOWN));
+    model.addAttribute("since", known.map(k -> since(k, from, to, flows)).orElse(null));
+    return "prove/statement";
+  }
+
+  /** What was entered since a moment and changes figures of these days. */
+  private static String since(LocalDateTime known, LocalDate from, LocalDate to, boolean flows) {
+    Address address = new Address("/prove/since", Map.of()).with(KNOWN, Known.said(known));
+    if (flows) address = address.with("from", from.toString());
+    return address.with("to", to.toString()).toString();
+  }
+
+  /** As it was known, with what is known now beside it when nothing else is. */
+  private static List<Column> columns(
+      Beside beside,
+      LocalDate from,
+      LocalDate to,
+      BookYear year,
+      boolean flows,
+      Optional<LocalDateTime> known) {
+    List<Column> columns = new ArrayList<>();
+    for (Column column : beside.columns(from, to, year)) {
+      Column said =
+          flows || beside == Beside.MONTHS ? column : column.called(column.to().toString());
+      columns.add(known.map(said::knownAt).orElse(said));
+    }
+    if (known.isPresent() && beside == Beside.NOTHING) {
+      columns.add(0, beside.columns(from, to, year).get(0).called("As known now"));
+      columns.add(columns.remove(1).called("As known then"));
+    }
+    return columns;
+  }
+
+  private List<String> facts(
+      String of, LocalDate to, Optional<LocalDateTime> known, HttpServletRequest request) {
+    List<String> facts = new ArrayList<>();
+    facts.add(of);
+    known.ifPresent(k -> facts.add("as it was known at " + say.moment(k)));
+    LocalDate closed = books.book().closedTo();
+    facts.add(
+        closed != null && !to.isAfter(closed) ? "the period is closed" : "the period is open");
+    facts.add(
+        "made "
+            + say.moment(LocalDateTime.now(clock))
+            + " by "
+            + request.getUserPrincipal().getName());
+    facts.add(books.book().name() + ", " + books.book().coin().code());
+    return facts;
+  }
+
+  private StatementView view(StatementFiles.Whole whole, HttpServletRequest request) {
+    Map<String, String> exports = new LinkedHashMap<>();
+    for (String form : Download.FORMS)
+      exports.put(
+          form.toUpperCase(Locale.ROOT), Address.here(request, "as").with("as", form).toString());
+    return new StatementView(
+        whole.statement().name(),
+        whole.heads(),
+        StatementView.rows(whole.statement(), whole.compared(), links(whole.flows()), say),
+        whole.facts(),
+        exports);
+  }
+
+  private StatementLinks links(boolean flows) {
+    return new StatementLinks(flows, books.book().cutOver(), layouts.year());
+  }
+
+  private static Beside beside(String typed) {
+    for (Beside beside : Beside.values()) if (beside.name().equals(typed)) return beside;
+    return Beside.NOTHING;
+  }
+
+  private static String text(HttpServletRequest request, String name) {
+    String value = request.getParameter(name);
+    return value == null ? "" : value;
+  }
+}
