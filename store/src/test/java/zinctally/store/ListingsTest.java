@@ -41,11 +41,13 @@ import zinctally.store.listing.PartyListings;
 import zinctally.store.listing.PriceListings;
 import zinctally.store.listing.ProveListings;
 import zinctally.store.listing.SalesListings;
+import zinctally.store.listing.SealListings;
 import zinctally.store.listing.SellListings;
 import zinctally.store.listing.StatementListings;
 import zinctally.store.listing.TaxListings;
 import zinctally.store.listing.Totals;
 import zinctally.store.listing.ValuationListings;
+import zinctally.store.seal.Sealer;
 import zinctally.store.sell.ReminderStore;
 import zinctally.store.sell.TillStore;
 import zinctally.store.statement.HandedOutStore;
@@ -67,6 +69,7 @@ class ListingsTest {
     }
     book.sql().sql("update item set reorder_point = 7000000 where code like 'IT-00%'").update();
     buying();
+    book.get(Sealer.class).seal();
     book.get(HandedOutStore.class)
         .add("tester", "Balance sheet", "pdf", "/prove/balance?to=2026-05-31");
   }
@@ -96,6 +99,7 @@ class ListingsTest {
         StatementListings.account(5, DATE.minusDays(40), DATE, 0, Optional.empty()),
         StatementListings.since(DATE.atStartOfDay(), DATE.minusDays(40), DATE),
         StatementListings.handedOut(),
+        SealListings.seals(),
         ProveListings.journal(),
         ValuationListings.valuation(DATE, false),
         ValuationListings.valuation(DATE, true),

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.store.Retrying;
+import zinctally.store.seal.Sealer;
 import zinctally.store.sql.NewRow;
 
 /** Checks of all that must hold, with what they found and when. */
@@ -17,8 +18,10 @@ public class CheckRuns {
   private final Retrying retrying;
   private final JdbcClient sql;
   private final Clock clock;
+  private final Sealer sealer;
 
-  CheckRuns(CheckStore checks, Retrying retrying, JdbcClient sql, Clock clock) {
+  CheckRuns(CheckStore checks, Retrying retrying, JdbcClient sql, Clock clock, Sealer sealer) {
+    this.sealer = sealer;
     this.checks = checks;
     this.retrying = retrying;
     this.sql = sql;
@@ -40,8 +43,9 @@ public class CheckRuns {
     }
   }
 
-  /** Checks everything and keeps what was found; some two months of verdicts stay. */
+  /** Seals and checks everything and keeps what was found; some two months of verdicts stay. */
   public Run run(String cause) {
+    sealer.seal();
     LocalDateTime began = LocalDateTime.now(clock);
     List<Finding> findings = checks.findings();
     return retrying.run(() -> keep(began, cause, findings));

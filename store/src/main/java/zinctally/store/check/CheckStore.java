@@ -7,22 +7,27 @@ import org.springframework.stereotype.Repository;
 import zinctally.store.OneMoment;
 import zinctally.store.prove.PeriodStore;
 import zinctally.store.prove.TieOutStore;
+import zinctally.store.seal.Verifying;
 
 /** Everything that must always hold of a book, checked while it is in use. Changes nothing. */
 @Repository
 public class CheckStore {
+  private static final int NAMED = 20;
   private final SumChecks sums;
   private final ReplayCheck replay;
   private final TieOutStore tieOut;
   private final PeriodStore periods;
   private final OneMoment moment;
+  private final Verifying seals;
 
   CheckStore(
       SumChecks sums,
       ReplayCheck replay,
       TieOutStore tieOut,
       PeriodStore periods,
-      OneMoment moment) {
+      OneMoment moment,
+      Verifying seals) {
+    this.seals = seals;
     this.sums = sums;
     this.replay = replay;
     this.tieOut = tieOut;
@@ -37,6 +42,13 @@ public class CheckStore {
           List<Finding> findings = new ArrayList<>(sums.findings());
           findings.add(replay.finding());
           findings.add(controls());
+          for (Verifying.Verified v : seals.all())
+            findings.add(
+                new Finding(
+                    v.what(),
+                    v.looked(),
+                    v.faults().subList(0, Math.min(NAMED, v.faults().size())),
+                    v.faults().size()));
           return findings;
         });
   }

@@ -3,14 +3,20 @@ package zinctally.store.check;
 import java.time.LocalDate;
 import org.springframework.stereotype.Service;
 import zinctally.store.prove.PeriodStore;
+import zinctally.store.seal.SealStore;
+import zinctally.store.seal.Sealer;
 
-/** Closes a month once everything that must hold in the book holds. */
+/** Closes a month once everything that must hold in the book holds, and seals it. */
 @Service
 public class Closing {
   private final CheckRuns checks;
   private final PeriodStore periods;
+  private final Sealer sealer;
+  private final SealStore seals;
 
-  Closing(CheckRuns checks, PeriodStore periods) {
+  Closing(CheckRuns checks, PeriodStore periods, Sealer sealer, SealStore seals) {
+    this.sealer = sealer;
+    this.seals = seals;
     this.checks = checks;
     this.periods = periods;
   }
@@ -29,5 +35,6 @@ public class Closing {
               + (run.faults() == 1 ? " thing that does" : " things that do")
               + " not hold. Prove, Check names them and how they are put right; nothing is closed.");
     periods.close(month, seen, login);
+    sealer.seal().ifPresent(s -> seals.closed(month, s.no()));
   }
 }

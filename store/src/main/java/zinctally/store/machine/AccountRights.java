@@ -25,7 +25,11 @@ class AccountRights extends BaseCallback {
           "quantity_move",
           "paper_line",
           "paper_version",
-          "audit");
+          "audit",
+          "posting",
+          "seal",
+          "seal_leaf",
+          "seal_change");
 
   /** Which of two suppliers or customers made one a line is about; no figure changes with it. */
   private static final String OF_WHOM = "journal_line";

@@ -7,6 +7,7 @@ import org.springframework.stereotype.Repository;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.trade.CounterSale;
 import zinctally.store.Audit;
+import zinctally.store.seal.ChangingWords;
 
 /**
  * Makes one of two suppliers or customers that are one. Papers, what is open and what is awaited
@@ -17,9 +18,11 @@ import zinctally.store.Audit;
 public class MergeStore {
   private final JdbcClient sql;
   private final PlacesMerged places;
+  private final ChangingWords words;
   private final Audit audit;
 
-  MergeStore(JdbcClient sql, PlacesMerged places, Audit audit) {
+  MergeStore(JdbcClient sql, PlacesMerged places, Audit audit, ChangingWords words) {
+    this.words = words;
     this.places = places;
     this.audit = audit;
     this.sql = sql;
@@ -122,7 +125,11 @@ public class MergeStore {
           .params(into.name(), from.name())
           .update();
     reminders(from, into);
-    places.merge(from.id(), into.id());
+    words.about(
+        List.of(from.id(), into.id()),
+        "merged " + from.kind().field() + " " + from.id() + " into " + into.id(),
+        login,
+        () -> places.merge(from.id(), into.id()));
     move("update party set merged_into = ? where merged_into = ?", from, into);
     sql.sql("update party set merged_into = ?, active = false where id = ?")
         .params(into.id(), from.id())

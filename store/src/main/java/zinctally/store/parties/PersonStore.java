@@ -16,6 +16,7 @@ import zinctally.store.Audit;
 import zinctally.store.listing.PartyListings;
 import zinctally.store.parties.MergeStore.Has;
 import zinctally.store.parties.MergeStore.Named;
+import zinctally.store.seal.ChangingWords;
 import zinctally.store.sql.PlaceNames;
 
 /**
@@ -29,8 +30,10 @@ public class PersonStore {
   private final Audit audit;
   private final Clock clock;
   private final MergeStore parties;
+  private final ChangingWords words;
 
-  PersonStore(JdbcClient sql, Audit audit, Clock clock, MergeStore parties) {
+  PersonStore(JdbcClient sql, Audit audit, Clock clock, MergeStore parties, ChangingWords words) {
+    this.words = words;
     this.sql = sql;
     this.audit = audit;
     this.clock = clock;
@@ -162,7 +165,11 @@ public class PersonStore {
     PlaceNames.followParty(sql, party.id());
     sql.sql("update reminder set words = '' where party_id = ?").param(party.id()).update();
     if (!kept) typed(party);
-    sql.sql("call erase_person(?)").param(party.id()).update();
+    words.about(
+        ids(party.id()),
+        "erased " + party.kind().field() + " " + party.id(),
+        login,
+        () -> sql.sql("call erase_person(?)").param(party.id()).update());
     audit.write(
         login, party.kind().field(), party.id(), "erased", kept ? "but what papers show" : "whole");
   }

@@ -29,10 +29,11 @@ class Entries {
    *
    * @param till through which their cash goes
    * @param at the moment at which they are made
+   * @param posting to which they belong
    */
-  record Of(long paper, int version, Optional<Long> till, LocalDateTime at) {
+  record Of(long paper, int version, Optional<Long> till, LocalDateTime at, long posting) {
     private JournalWriter.Of journals(boolean reverses) {
-      return new JournalWriter.Of(paper, version, reverses, till, at);
+      return new JournalWriter.Of(paper, version, reverses, till, at, posting);
     }
   }
 

@@ -29,8 +29,15 @@ class JournalWriter {
    * @param reverses whether they take back an earlier version
    * @param till through which their cash goes
    * @param at the moment at which they are made
+   * @param posting to which they belong
    */
-  record Of(long paper, int version, boolean reverses, Optional<Long> till, LocalDateTime at) {}
+  record Of(
+      long paper,
+      int version,
+      boolean reverses,
+      Optional<Long> till,
+      LocalDateTime at,
+      long posting) {}
 
   /** Writes journal entries and returns their ids by posting date. */
   Map<LocalDate, Long> write(List<JournalEntry> journals, Of of, Set<Long> stock) {
@@ -47,7 +54,14 @@ class JournalWriter {
       JournalEntry entry = journals.get(i);
       heads.add(
           new Object[] {
-            ids.get(i), entry.date(), of.paper, of.version, of.reverses, of.till.orElse(null), of.at
+            ids.get(i),
+            entry.date(),
+            of.paper,
+            of.version,
+            of.reverses,
+            of.till.orElse(null),
+            of.at,
+            of.posting
           });
       int n = 0;
       for (JournalLine line : entry.lines()) {
@@ -76,8 +90,8 @@ class JournalWriter {
       }
     }
     jdbc.batchUpdate(
-        "insert into journal (id, date, paper_id, version, reverses, till_id, entered_at)"
-            + " values (?, ?, ?, ?, ?, ?, ?)",
+        "insert into journal (id, date, paper_id, version, reverses, till_id, entered_at, posting_id)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
         heads);
     jdbc.batchUpdate(
         "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo, worked)"

@@ -29,14 +29,15 @@ class MoveWriter {
   /**
    * @throws Refused when a serial number would be twice, or less of a lot than nothing
    */
-  void write(Worker.Job job, long paper) {
+  void write(Worker.Job job, Entries.Of by) {
+    long paper = by.paper();
     List<Object[]> moves = new ArrayList<>();
     TreeMap<List<Long>, Long> places = new TreeMap<>(BY_ITEM_AND_PLACE);
     TreeMap<List<Long>, Long> lots = new TreeMap<>(BY_ITEM_AND_PLACE);
     for (Undo.Moved m : job.undo().moves()) {
       LocalDate date = job.undo().on(m.date());
       long back = m.quantity().negated().micros();
-      moves.add(row(m.item(), m.place(), date, back, paper, m.spot(), m.lot()));
+      moves.add(row(m.item(), m.place(), date, back, paper, m.spot(), m.lot(), by));
       if (m.lot() != 0) lots.merge(List.of(m.lot(), m.place()), back, Math::addExact);
       places.merge(List.of(m.item(), m.place()), back, Math::addExact);
     }
@@ -46,13 +47,13 @@ class MoveWriter {
       long belongs = of == null || of.paper() == 0 ? paper : of.paper();
       long micros = m.quantity().micros();
       long lot = m.lot() == null ? 0 : m.lot().id();
-      moves.add(row(m.item(), m.place(), date, micros, belongs, m.spot(), lot));
+      moves.add(row(m.item(), m.place(), date, micros, belongs, m.spot(), lot, by));
       if (lot != 0) lots.merge(List.of(lot, m.place()), micros, Math::addExact);
       places.merge(List.of(m.item(), m.place()), micros, Math::addExact);
     }
     jdbc.batchUpdate(
-        "insert into quantity_move (item_id, place_id, date, quantity, paper_id, line, part, lot_id)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
+        "insert into quantity_move (item_id, place_id, date, quantity, paper_id, line, part, lot_id,"
+            + " posting_id) values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
         moves);
     jdbc.batchUpdate(
         "insert into place_stock values (?, ?, ?)"
@@ -64,8 +65,17 @@ class MoveWriter {
   }
 
   private static Object[] row(
-      long item, long place, LocalDate date, long micros, long paper, Spot spot, long lot) {
-    return new Object[] {item, place, date, micros, paper, spot.line(), spot.part(), lot};
+      long item,
+      long place,
+      LocalDate date,
+      long micros,
+      long paper,
+      Spot spot,
+      long lot,
+      Entries.Of by) {
+    return new Object[] {
+      item, place, date, micros, paper, spot.line(), spot.part(), lot, by.posting()
+    };
   }
 
   private void lots(TreeMap<List<Long>, Long> lots) {

@@ -56,8 +56,8 @@ class PaperWriter {
     for (Proof.StockEntry e : work.undone()) entries.add(entry(e, worked.items(), of, reversals));
     for (Proof.StockEntry e : work.entries()) entries.add(entry(e, worked.items(), of, journals));
     jdbc.batchUpdate(
-        "insert into cost_entry (item_id, event_id, posting_date, quantity, value, account_id, cause_id, journal_id, entered_at)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        "insert into cost_entry (item_id, event_id, posting_date, quantity, value, account_id, cause_id, journal_id, entered_at, posting_id)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         entries);
     jdbc.batchUpdate(
         "update cost_event set booked = booked + ? where id = ?",
@@ -77,7 +77,7 @@ class PaperWriter {
         pools.writeCheckpoints(
             pool.head().item(), pool.replayed() ? from(pool) : null, pool.checkpoints());
     reached.accept(80);
-    moves.write(job, paper);
+    moves.write(job, of);
     reached.accept(90);
     totals(work, worked.items());
   }
@@ -93,7 +93,8 @@ class PaperWriter {
       Objects.requireNonNull(items.get(e.item())).stockAccount(),
       of.paper(),
       journals.getOrDefault(e.postingDate(), 0L),
-      of.at()
+      of.at(),
+      of.posting()
     };
   }
 

@@ -37,6 +37,7 @@ public class Posting {
   private final Trying trying;
   private final Newcomers newcomers;
   private final PaperRows rows;
+  private final PostingRows postings;
   private final PaperText texts;
   private final Entries entries;
   private final Following following;
@@ -54,6 +55,7 @@ public class Posting {
       Trying trying,
       Newcomers newcomers,
       PaperRows rows,
+      PostingRows postings,
       PaperText texts,
       Entries entries,
       Following following,
@@ -69,6 +71,7 @@ public class Posting {
     this.trying = trying;
     this.newcomers = newcomers;
     this.rows = rows;
+    this.postings = postings;
     this.texts = texts;
     this.entries = entries;
     this.following = following;
@@ -162,9 +165,10 @@ public class Posting {
     if (before.isPresent()) rows.amend(paperId, version, paper, stock);
     String what = before.isPresent() ? "amended" : "posted";
     texts.write(paperId, version, saved.draft(), what, now, login);
+    long posting = postings.begin(paperId, version, what, now, login);
     rows.lines(paper, paperId, version);
     reached.accept(40);
-    entries.write(worked, job, new Entries.Of(paperId, version, till, now), reached);
+    entries.write(worked, job, new Entries.Of(paperId, version, till, now, posting), reached);
     Plan costed =
         plan.costing(line -> worked.costOf(line, book.account(Role.SENT_NOT_INVOICED).id()));
     entries.duesAndAwaited(

@@ -22,6 +22,7 @@ public class Voiding {
   private final Trying trying;
   private final InTheWay inTheWay;
   private final PaperRows rows;
+  private final PostingRows postings;
   private final Entries entries;
   private final Following following;
   private final Tills tills;
@@ -35,6 +36,7 @@ public class Voiding {
       Trying trying,
       InTheWay inTheWay,
       PaperRows rows,
+      PostingRows postings,
       Entries entries,
       Following following,
       Tills tills,
@@ -46,6 +48,7 @@ public class Voiding {
     this.trying = trying;
     this.inTheWay = inTheWay;
     this.rows = rows;
+    this.postings = postings;
     this.entries = entries;
     this.following = following;
     this.tills = tills;
@@ -77,7 +80,9 @@ public class Voiding {
     Worker.Job job = trying.voiding(head, on, book, login);
     Worked worked = trying.attempt(job, Optional.empty(), book, held).orRefused();
     Optional<Long> till = tills.ofVoiding(id, login, worked.work());
-    Entries.Of of = new Entries.Of(id, head.version(), till, LocalDateTime.now(clock));
+    LocalDateTime now = LocalDateTime.now(clock);
+    long posting = postings.begin(id, head.version(), "voided", now, login);
+    Entries.Of of = new Entries.Of(id, head.version(), till, now, posting);
     entries.write(worked, job, of, percent -> {});
     entries.duesAndAwaited(
         Plan.NOTHING, worked, job.undo(), new Entries.Posted(id, head.number(), on), true);

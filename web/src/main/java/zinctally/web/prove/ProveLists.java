@@ -11,6 +11,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ProveListings;
+import zinctally.store.listing.SealListings;
 import zinctally.store.listing.StatementListings;
 import zinctally.store.prove.TieOutStore;
 import zinctally.store.statement.LayoutStore;
@@ -83,8 +84,14 @@ class ProveLists {
                 ListPage.at("/prove/tax/papers", "Papers with tax").known("vat papers")),
             group(
                 "Periods",
-                ListPage.at("/prove/periods", "Periods")
-                    .known("close month reopen lock year end"))));
+                ListPage.at("/prove/periods", "Periods").known("close month reopen lock year end"),
+                ListPage.at("/prove/seals", "Seals")
+                    .known("tamper proof hash chain fingerprint")
+                    .lists(a -> SealListings.seals())
+                    .more(new ListPage.Link("Words that were changed", "/prove/seals/changes")),
+                ListPage.at("/prove/seals/changes", "Changed words")
+                    .known("sealed erased merged")
+                    .lists(a -> SealListings.changes()))));
   }
 
   private static Listing trialBalance(Asked asked, LayoutStore layouts) {

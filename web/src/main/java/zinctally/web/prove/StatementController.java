@@ -26,6 +26,7 @@ import zinctally.core.statement.Statement;
 import zinctally.core.statement.Statements;
 import zinctally.store.OneMoment;
 import zinctally.store.book.BookStore;
+import zinctally.store.seal.SealStore;
 import zinctally.store.statement.BalancesStore;
 import zinctally.store.statement.LayoutStore;
 import zinctally.web.file.Download;
@@ -47,6 +48,7 @@ class StatementController {
   private final StatementFiles files;
   private final HandedOut handedOut;
   private final OneMoment moment;
+  private final SealStore seals;
   private final Say say;
   private final Clock clock;
 
@@ -57,6 +59,7 @@ class StatementController {
       StatementFiles files,
       HandedOut handedOut,
       OneMoment moment,
+      SealStore seals,
       Say say,
       Clock clock) {
     this.balances = balances;
@@ -65,6 +68,7 @@ class StatementController {
     this.files = files;
     this.handedOut = handedOut;
     this.moment = moment;
+    this.seals = seals;
     this.say = say;
     this.clock = clock;
   }
@@ -185,6 +189,7 @@ class StatementController {
     LocalDate closed = books.book().closedTo();
     facts.add(
         closed != null && !to.isAfter(closed) ? "the period is closed" : "the period is open");
+    seals.ofClosed(to).ifPresent(s -> facts.add("seal " + s.no() + " " + s.hash()));
     facts.add(
         "made "
             + say.moment(LocalDateTime.now(clock))
