@@ -7,8 +7,8 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
- * {@code bench [--full] [core] [posting] [late] [bill] [scan] [count] [making] [valuation] [cost]}:
- * measures, as ratios within one run where another program can be measured beside.
+ * {@code bench [--full] [core] [posting] [late] [bill] [scan] [count] [making] [seal] [valuation]
+ * [cost]}: measures, as ratios within one run where another program can be measured beside.
  */
 public final class Bench {
   private Bench() {}
@@ -32,6 +32,7 @@ public final class Bench {
     if (all || wanted.contains("scan")) ScanBench.run(300);
     if (all || wanted.contains("count")) CountBench.run(full ? 5_000 : 1_000);
     if (all || wanted.contains("making")) MakingBench.run(200, 1_000);
+    if (all || wanted.contains("seal")) SealBench.run(full ? 1_000_000 : 100_000);
     if (all || wanted.contains("valuation"))
       ValuationBench.run(full ? 50_000 : 5_000, full ? 5_000_000 : 500_000);
     if (all || wanted.contains("cost")) CostFileBench.run(1_000_000, 10_000);

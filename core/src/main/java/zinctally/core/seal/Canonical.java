@@ -1,59 +1,56 @@
 package zinctally.core.seal;
 
-import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
-import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
  * Something written down in one form only, so that another program comes to the same digest: a line
  * for a record, ended by a line feed; its name and fields with tabs between them; UTF-8. In a field
  * a backslash, a tab and a line feed are written {@code \\}, {@code \t} and {@code \n}; what is
- * nothing is written {@code NULL}; moments {@code 2026-03-09 14:05:00.123}, yes and no 1 and 0.
+ * nothing is written {@code NULL}.
  */
 public final class Canonical {
-  private static final DateTimeFormatter MOMENT =
-      DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss.SSS");
-  private final MessageDigest digest = Hash.digest();
-  private final StringBuilder line = new StringBuilder();
+  private final StringBuilder written = new StringBuilder();
 
-  /** Writes a record. */
-  public Canonical record(String name, List<? extends @Nullable Object> fields) {
-    line.setLength(0);
-    line.append(name);
-    for (Object field : fields) {
-      line.append('\t');
-      append(field);
-    }
-    line.append('\n');
-    digest.update(line.toString().getBytes(StandardCharsets.UTF_8));
-    return this;
+  /** Begins a record. */
+  public void begin(String name) {
+    written.append(name);
   }
 
-  /** The digest of all that was written; begins anew. */
+  /**
+   * The next field of a record: whole numbers in plain digits, days {@code 2026-03-09}, moments
+   * {@code 2026-03-09 14:05:00.123}, yes and no 1 and 0.
+   */
+  public void field(@Nullable String field) {
+    written.append('\t');
+    if (field == null) written.append("NULL");
+    else if (plain(field)) written.append(field);
+    else escaped(field);
+  }
+
+  private static boolean plain(String text) {
+    return text.indexOf('\\') < 0 && text.indexOf('\t') < 0 && text.indexOf('\n') < 0;
+  }
+
+  public void end() {
+    written.append('\n');
+  }
+
+  /** The digest of all that was written. */
   public Hash hash() {
-    return new Hash(digest.digest());
-  }
-
-  private void append(@Nullable Object field) {
-    if (field == null) line.append("NULL");
-    else if (field instanceof Boolean yes) line.append(yes ? '1' : '0');
-    else if (field instanceof BigDecimal figure) line.append(figure.toPlainString());
-    else if (field instanceof LocalDateTime moment) line.append(MOMENT.format(moment));
-    else escaped(field.toString());
+    MessageDigest digest = Hash.digest();
+    return new Hash(digest.digest(written.toString().getBytes(StandardCharsets.UTF_8)));
   }
 
   private void escaped(String text) {
     for (int i = 0; i < text.length(); i++) {
       char c = text.charAt(i);
       switch (c) {
-        case '\\' -> line.append("\\\\");
-        case '\t' -> line.append("\\t");
-        case '\n' -> line.append("\\n");
-        default -> line.append(c);
+        case '\\' -> written.append("\\\\");
+        case '\t' -> written.append("\\t");
+        case '\n' -> written.append("\\n");
+        default -> written.append(c);
       }
     }
   }

@@ -1,6 +1,7 @@
 package zinctally.core.seal;
 
 import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 
 /**
@@ -12,8 +13,16 @@ import java.util.List;
  * @param before the hash of the seal before; {@link Hash#NONE} for the first
  */
 public record Seal(long no, LocalDateTime at, int leaves, Hash root, Hash before) {
+  private static final DateTimeFormatter MOMENT =
+      DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss.SSS");
+
   /** The digest that the next seal bears, and that is printed. */
   public Hash hash() {
-    return new Canonical().record("seal", List.of(no, at, leaves, root, before)).hash();
+    Canonical written = new Canonical();
+    written.begin("seal");
+    for (Object field : List.of(no, MOMENT.format(at), leaves, root, before))
+      written.field(field.toString());
+    written.end();
+    return written.hash();
   }
 }

@@ -31,21 +31,16 @@ class AuditLines implements Sealed {
 
   @Override
   public Map<Long, Leaf> leaves(long from, long to) {
-    return new Written(jdbc)
-        .figures(
+    return new Written(jdbc, from, to)
+        .leaf(
             "audit",
-            true,
             """
             select id, id, at, login, subject, subject_id, what from audit
             where id between ? and ? order by id
-            """,
-            from,
-            to)
+            """)
         .words(
             "texts",
-            "select id, before_text, after_text from audit where id between ? and ? order by id",
-            from,
-            to)
+            "select id, before_text, after_text from audit where id between ? and ? order by id")
         .leaves();
   }
 

@@ -30,16 +30,13 @@ class Changes implements Sealed {
 
   @Override
   public Map<Long, Leaf> leaves(long from, long to) {
-    return new Written(jdbc)
-        .figures(
+    return new Written(jdbc, from, to)
+        .leaf(
             "change",
-            true,
             """
             select id, id, kind, of_id, lower(hex(was)), lower(hex(becomes)), at, login, why
             from seal_change where id between ? and ? order by id
-            """,
-            from,
-            to)
+            """)
         .leaves();
   }
 

@@ -35,104 +35,68 @@ class Postings implements Sealed {
 
   @Override
   public Map<Long, Leaf> leaves(long from, long to) {
-    return new Written(jdbc)
-        .figures(
+    return new Written(jdbc, from, to)
+        .leaf(
             "posting",
-            true,
             """
-            select t.id, t.id, p.kind, p.number, t.version, t.what, t.at, t.login
+            select t.id, t.id, p.kind, p.number, t.version, t.what, cast(t.at as char), t.login
             from posting t join paper p on p.id = t.paper_id
             where t.id between ? and ? order by t.id
-            """,
-            from,
-            to)
-        .figures(
-            "line",
-            false,
-            """
-            select t.id, l.line, l.item_id, l.account_id, l.quantity, l.unit, l.price, l.discount,
-              l.net, l.tax, l.tax_rate_id
-            from posting t straight_join paper_line l
-              on l.paper_id = t.paper_id and l.version = t.version
-            where t.id between ? and ? and t.what <> 'voided' order by t.id, l.line
-            """,
-            from,
-            to)
-        .figures(
-            "journal",
-            false,
-            """
-            select posting_id, id, date, paper_id, version, reverses, till_id, entered_at
-            from journal where posting_id between ? and ? order by posting_id, id
-            """,
-            from,
-            to)
-        .figures(
-            "entry",
-            false,
-            """
-            select j.posting_id, l.journal_id, l.line, l.account_id, l.date, l.item_id, l.amount, l.worked
-            from journal j straight_join journal_line l on l.journal_id = j.id
-            where j.posting_id between ? and ? order by j.posting_id, l.journal_id, l.line
-            """,
-            from,
-            to)
-        .figures(
-            "cost",
-            false,
-            """
-            select posting_id, id, item_id, event_id, posting_date, quantity, value, account_id,
-              cause_id, journal_id, entered_at
-            from cost_entry where posting_id between ? and ? order by posting_id, id
-            """,
-            from,
-            to)
-        .figures(
-            "move",
-            false,
-            """
-            select posting_id, id, item_id, date, quantity, paper_id, line, part, lot_id
-            from quantity_move where posting_id between ? and ? order by posting_id, id
-            """,
-            from,
-            to)
+            """)
         .words(
             "text",
             """
-            select t.id, v.posted_at, v.posted_by, v.what, v.text
+            select t.id, cast(v.posted_at as char), v.posted_by, v.what, v.text
             from posting t straight_join paper_version v
               on v.paper_id = t.paper_id and v.version = t.version
             where t.id between ? and ? and t.what <> 'voided' order by t.id
-            """,
-            from,
-            to)
-        .words(
+            """)
+        .both(
+            "line",
             "wording",
+            1,
+            9,
             """
-            select t.id, l.line, l.place_id, l.wording
+            select t.id, l.line, l.item_id, l.account_id, l.quantity, l.unit, l.price, l.discount,
+              l.net, l.tax, l.tax_rate_id, l.place_id, l.wording
             from posting t straight_join paper_line l
               on l.paper_id = t.paper_id and l.version = t.version
             where t.id between ? and ? and t.what <> 'voided' order by t.id, l.line
-            """,
-            from,
-            to)
-        .words(
+            """)
+        .figures(
+            "journal",
+            """
+            select posting_id, id, date, paper_id, version, reverses + 0, till_id,
+              cast(entered_at as char)
+            from journal where posting_id between ? and ? order by posting_id, id
+            """)
+        .both(
+            "entry",
             "memo",
+            2,
+            5,
             """
-            select j.posting_id, l.journal_id, l.line, l.memo
+            select j.posting_id, l.journal_id, l.line, l.account_id, l.date, l.item_id, l.amount,
+              l.worked + 0, l.memo
             from journal j straight_join journal_line l on l.journal_id = j.id
-            where j.posting_id between ? and ? order by j.posting_id, l.journal_id, l.line
-            """,
-            from,
-            to)
-        .words(
-            "where",
+            where j.posting_id between ? and ? order by j.posting_id, j.id, l.line
+            """)
+        .figures(
+            "cost",
             """
-            select posting_id, id, place_id from quantity_move
-            where posting_id between ? and ? order by posting_id, id
-            """,
-            from,
-            to)
+            select posting_id, id, item_id, event_id, posting_date, quantity, value, account_id,
+              cause_id, journal_id, cast(entered_at as char)
+            from cost_entry where posting_id between ? and ? order by posting_id, id
+            """)
+        .both(
+            "move",
+            "where",
+            1,
+            7,
+            """
+            select posting_id, id, item_id, date, quantity, paper_id, line, part, lot_id, place_id
+            from quantity_move where posting_id between ? and ? order by posting_id, id
+            """)
         .leaves();
   }
 

@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import zinctally.core.seal.Hash;
 import zinctally.core.seal.Leaf;
 import zinctally.core.seal.MerkleTree;
@@ -17,7 +20,7 @@ import zinctally.core.seal.Seal;
  */
 @Component
 public class Verifying {
-  private static final int STEP = 5_000;
+  private static final int STEP = 2_000;
   private static final int SEALS = 500;
   private final List<Sealed> kinds;
   private final SealStore seals;
@@ -76,29 +79,47 @@ public class Verifying {
 
   private record Kept(Leaf leaf, long seal) {}
 
+  /** In several threads, unless it is part of a transaction, whose view is one thread's. */
   private Verified content(Sealed kind) {
-    long looked = 0;
-    List<String> faults = new ArrayList<>();
     Bounds bounds = bounds(kind);
-    for (long from = bounds.first; from <= bounds.last; from += STEP) {
-      long to = Math.min(bounds.last, from + STEP - 1);
-      Map<Long, Kept> sealed = sealed(kind, from, to);
-      if (sealed.isEmpty()) continue;
-      Map<Long, Leaf> now = kind.leaves(from, to);
-      Map<Long, List<Change>> changes = changes(kind, from, to);
-      Map<Long, String> wrong = new HashMap<>();
-      sealed.forEach(
-          (id, kept) -> {
-            String says = fault(kept.leaf, now.get(id), changes.getOrDefault(id, List.of()));
-            if (!says.isEmpty()) wrong.put(id, says + " (seal " + kept.seal + ")");
-          });
-      looked += sealed.size();
-      if (wrong.isEmpty()) continue;
-      Map<Long, String> names = kind.names(new ArrayList<>(wrong.keySet()));
-      wrong.forEach(
-          (id, says) -> faults.add(names.getOrDefault(id, kind.kind() + " " + id) + ": " + says));
-    }
-    return new Verified("each sealed " + kind.kind() + " is as it was sealed", looked, faults);
+    List<Long> starts = new ArrayList<>();
+    for (long from = bounds.first; from <= bounds.last; from += STEP) starts.add(from);
+    Stream<Long> ranges =
+        TransactionSynchronizationManager.isActualTransactionActive()
+            ? starts.stream()
+            : starts.parallelStream();
+    List<Looked> parts =
+        ranges.map(from -> looked(kind, from, Math.min(bounds.last, from + STEP - 1))).toList();
+    return new Verified(
+        "each sealed " + kind.kind() + " is as it was sealed",
+        parts.stream().mapToLong(Looked::count).sum(),
+        parts.stream().flatMap(p -> p.faults.stream()).toList());
+  }
+
+  private record Looked(long count, List<String> faults) {}
+
+  private Looked looked(Sealed kind, long from, long to) {
+    Map<Long, Kept> sealed = sealed(kind, from, to);
+    if (sealed.isEmpty()) return new Looked(0, List.of());
+    Map<Long, Leaf> now = kind.leaves(from, to);
+    Map<Long, List<Change>> changes = changes(kind, from, to);
+    Map<Long, String> wrong = new TreeMap<>();
+    sealed.forEach(
+        (id, kept) -> {
+          String says = fault(kept.leaf, now.get(id), changes.getOrDefault(id, List.of()));
+          if (!says.isEmpty()) wrong.put(id, says + " (seal " + kept.seal + ")");
+        });
+    if (wrong.isEmpty()) return new Looked(sealed.size(), List.of());
+    Map<Long, String> names = kind.names(new ArrayList<>(wrong.keySet()));
+    return new Looked(
+        sealed.size(),
+        wrong.entrySet().stream()
+            .map(
+                w ->
+                    names.getOrDefault(w.getKey(), kind.kind() + " " + w.getKey())
+                        + ": "
+                        + w.getValue())
+            .toList());
   }
 
   private static String fault(Leaf sealed, @Nullable Leaf now, List<Change> changes) {
