@@ -7,3 +7,5 @@ import "./filters.js";
 import "./grid.js";
 import "./refill.js";
 import "./count.js";
+import "./question.js";
+import "./drawn.js";

@@ -20,6 +20,7 @@ import zinctally.core.papers.PaperKind;
  *     minus, descending
  * @param of the papers it is a list of; none when it is about something else
  * @param most rows that are added up at most, so that no page waits for the whole history
+ * @param subtotals what rows come to that belong together, the outermost first
  */
 public record Listing(
     String name,
@@ -30,7 +31,8 @@ public record Listing(
     String sort,
     String empty,
     List<PaperKind> of,
-    int most) {
+    int most,
+    List<Subtotal> subtotals) {
   private static final int USUAL = 10_000;
 
   public Listing(
@@ -41,25 +43,44 @@ public record Listing(
       String id,
       String sort,
       String empty) {
-    this(name, from, params, columns, id, sort, empty, List.of(), USUAL);
+    this(name, from, params, columns, id, sort, empty, List.of(), USUAL, List.of());
+  }
+
+  /**
+   * What rows that follow each other come to, shown after the last of them.
+   *
+   * @param by key of the column whose value they share, and whose name it bears
+   * @param last key of a column that is not zero on the last of them
+   * @param sums keys of columns with what they come to, by the columns under which that stands
+   */
+  public record Subtotal(String by, String last, Map<String, String> sums) {}
+
+  /** The same with subtotals, the outermost first. */
+  public Listing subtotalled(List<Subtotal> levels) {
+    return new Listing(name, from, params, columns, id, sort, empty, of, most, levels);
+  }
+
+  /** Those that stand when it is sorted so: in another order than its own, none. */
+  public List<Subtotal> subtotals(String asked) {
+    return asked.isEmpty() || asked.equals(sort) ? subtotals : List.of();
   }
 
   /** The same, added up to more rows: for lists that grow with what is sold, not with sales. */
   public Listing addedUpTo(int rows) {
-    return new Listing(name, from, params, columns, id, sort, empty, of, rows);
+    return new Listing(name, from, params, columns, id, sort, empty, of, rows, subtotals);
   }
 
   /** The same, of its rows only those for which a condition of SQL holds, too. */
   Listing also(String condition) {
     return new Listing(
-        name, from + " and " + condition, params, columns, id, sort, empty, of, most);
+        name, from + " and " + condition, params, columns, id, sort, empty, of, most, subtotals);
   }
 
   /** The same, a list of papers of these kinds, whose names its SQL has as {@code :kinds}. */
   Listing of(PaperKind... kinds) {
     Map<String, Object> all = new HashMap<>(params);
     all.put("kinds", Stream.of(kinds).map(PaperKind::name).toList());
-    return new Listing(name, from, all, columns, id, sort, empty, List.of(kinds), most);
+    return new Listing(name, from, all, columns, id, sort, empty, List.of(kinds), most, subtotals);
   }
 
   /** What a column holds, and so how it is shown, compared and exported. */
@@ -149,7 +170,7 @@ public record Listing(
   }
 
   private Listing with(List<Column> others) {
-    return new Listing(name, from, params, others, id, sort, empty, of, most);
+    return new Listing(name, from, params, others, id, sort, empty, of, most, subtotals);
   }
 
   /** Whether an order that is asked for is one this list has. */

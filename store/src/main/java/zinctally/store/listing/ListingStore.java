@@ -22,15 +22,23 @@ import org.springframework.stereotype.Repository;
 public class ListingStore {
   public static final int PAGE = 60;
   private static final int FETCHED = 500;
+
+  /** What takes longer is given up, in the database too. */
+  private static final int PAGE_SECONDS = 30;
+
+  private static final int FILE_SECONDS = 600;
   private final NamedParameterJdbcTemplate jdbc;
 
   /** Brings rows a few at a time, so that a long list never stands in memory whole. */
   private final NamedParameterJdbcTemplate streamed;
 
   ListingStore(DataSource data) {
-    jdbc = new NamedParameterJdbcTemplate(data);
+    JdbcTemplate page = new JdbcTemplate(data);
+    page.setQueryTimeout(PAGE_SECONDS);
+    jdbc = new NamedParameterJdbcTemplate(page);
     JdbcTemplate few = new JdbcTemplate(data);
     few.setFetchSize(FETCHED);
+    few.setQueryTimeout(FILE_SECONDS);
     streamed = new NamedParameterJdbcTemplate(few);
   }
 

@@ -15,6 +15,7 @@ import zinctally.web.listing.Area;
 import zinctally.web.listing.Asked;
 import zinctally.web.listing.ListPage;
 import zinctally.web.listing.ListPage.Link;
+import zinctally.web.shell.May;
 
 /** Ready answers. */
 @Configuration
@@ -25,6 +26,8 @@ class AskLists {
     return Area.of(
         "ask",
         "Ask",
+        ListPage.at("/ask/questions", "Questions")
+            .known("own questions report builder ready answers margin slow dead stock expiring"),
         ListPage.at("/ask", "Valuation")
             .known("inventory value worth stock on hand at a date")
             .lists(a -> valuation(a, books)),
@@ -40,7 +43,8 @@ class AskLists {
             .lists(a -> GoodsListings.uncovered()),
         ListPage.at("/ask/audit", "Audit trail")
             .known("who did what changes history log")
-            .lists(a -> ProveListings.audit()));
+            .lists(a -> ProveListings.audit()),
+        ListPage.at("/ask/outbox", "Outbox").known("mail sent schedule letters").only(May::own));
   }
 
   private static Listing valuation(Asked asked, BookStore books) {

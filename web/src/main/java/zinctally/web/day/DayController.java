@@ -22,6 +22,7 @@ import zinctally.store.listing.ProveListings;
 import zinctally.store.opening.OpeningStore;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.prove.DayStore;
+import zinctally.web.ask.Pinned;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.listing.ListingPage;
 import zinctally.web.picture.LinePicture;
@@ -42,6 +43,7 @@ class DayController {
   private final OpeningStore opening;
   private final ListingPage lists;
   private final AreaPage page;
+  private final Pinned pinned;
   private final Clock clock;
 
   DayController(
@@ -53,6 +55,7 @@ class DayController {
       OpeningStore opening,
       ListingPage lists,
       AreaPage page,
+      Pinned pinned,
       CheckRuns checks,
       Sees sees,
       Clock clock) {
@@ -66,6 +69,7 @@ class DayController {
     this.opening = opening;
     this.lists = lists;
     this.page = page;
+    this.pinned = pinned;
     this.clock = clock;
   }
 
@@ -79,6 +83,7 @@ class DayController {
     model.addAttribute("today", today);
     model.addAttribute("check", checks.latest().orElse(null));
     model.addAttribute("waiting", waits.of(today, who, by));
+    if (request.getHeader("HX-Request") == null) model.addAttribute("pinned", pinned.of(who, by));
     model.addAttribute(
         "drafts",
         drafts.open(LOOKED_AT).stream().filter(d -> by.papers(d.draft().kind())).limit(8).toList());

@@ -3,6 +3,7 @@ package zinctally.web.file;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.UnaryOperator;
 
 /**
  * How something is printed.
@@ -31,14 +32,28 @@ public record OnPaper(
 
   /** As the address asks; what it does not say is as usual. */
   public static OnPaper read(HttpServletRequest request) {
+    return read(
+        name -> {
+          String value = request.getParameter(name);
+          return value == null ? "" : value;
+        });
+  }
+
+  /**
+   * The same from elsewhere.
+   *
+   * @param asked gives what is asked under a name; nothing when nothing is
+   */
+  public static OnPaper read(UnaryOperator<String> asked) {
+    UnaryOperator<String> text = name -> cut(asked.apply(name).strip());
     return new OnPaper(
-        text(request, "paper.title"),
-        "on".equals(text(request, "paper.head")),
-        text(request, "paper.foot"),
-        text(request, "paper.language"),
-        text(request, "paper.size"),
-        "upright".equals(text(request, "paper.turn")),
-        copies(text(request, "paper.copies")));
+        text.apply("paper.title"),
+        "on".equals(text.apply("paper.head")),
+        text.apply("paper.foot"),
+        text.apply("paper.language"),
+        text.apply("paper.size"),
+        "upright".equals(text.apply("paper.turn")),
+        copies(text.apply("paper.copies")));
   }
 
   public OnPaper {
@@ -65,10 +80,7 @@ public record OnPaper(
     return typed.matches("\\d{1,3}") ? Integer.parseInt(typed) : 1;
   }
 
-  private static String text(HttpServletRequest request, String name) {
-    String value = request.getParameter(name);
-    if (value == null) return "";
-    String stripped = value.strip();
-    return stripped.length() > LONGEST ? stripped.substring(0, LONGEST) : stripped;
+  private static String cut(String text) {
+    return text.length() > LONGEST ? text.substring(0, LONGEST) : text;
   }
 }

@@ -35,6 +35,7 @@ public class AreaPage {
   @Nullable String show(Model model, HttpServletRequest request, HttpServletResponse response) {
     Areas.Place place = areas.at(request.getRequestURI());
     ListPage page = place.page();
+    May.must(page.may().test(request.getUserPrincipal()));
     Asked asked = new Asked(request, model, clock);
     Listing listing = page.list().orElseThrow().apply(asked);
     model.addAllAttributes(page.facts().apply(asked));
@@ -51,6 +52,14 @@ public class AreaPage {
     return kinds.stream().filter(k -> forms.begins(k) && May.write(who, k)).toList();
   }
 
+  /** Gives a page that is reached from one of an area the tabs of that. */
+  public void tabs(String address, Model model, HttpServletRequest request) {
+    model.addAttribute(
+        "tabs",
+        Tabs.of(
+            areas.at(address), request.getUserPrincipal(), sees.by(request.getUserPrincipal())));
+  }
+
   /** A list that is reached from a page of an area. */
   public @Nullable String under(
       String address,
@@ -58,10 +67,7 @@ public class AreaPage {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    model.addAttribute(
-        "tabs",
-        Tabs.of(
-            areas.at(address), request.getUserPrincipal(), sees.by(request.getUserPrincipal())));
+    tabs(address, model, request);
     return lists.show(listing, "listing/area", model, request, response);
   }
 }

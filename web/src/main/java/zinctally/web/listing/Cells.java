@@ -3,6 +3,7 @@ package zinctally.web.listing;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -54,8 +55,50 @@ class Cells {
    */
   record Foot(String words, int lead, List<String> sums) {}
 
+  /**
+   * A row as it is shown.
+   *
+   * @param subtotal whether it is what rows before it come to
+   */
+  record Row(List<Cell> cells, boolean subtotal) {}
+
   List<Cell> row(Listing listing, Map<String, Object> row) {
     return listing.shown().stream().map(c -> cell(c, row)).toList();
+  }
+
+  /** A row, and after it what it and those before it come to where it is the last of them. */
+  List<Row> rows(Listing listing, String sort, Map<String, Object> row) {
+    List<Row> rows = new ArrayList<>(List.of(new Row(row(listing, row), false)));
+    for (Listing.Subtotal level : ended(listing, sort, row))
+      rows.add(new Row(subtotal(listing, level, row), true));
+    return rows;
+  }
+
+  /** Those that end with a row, the innermost first. */
+  static List<Listing.Subtotal> ended(Listing listing, String sort, Map<String, Object> row) {
+    List<Listing.Subtotal> ended = new ArrayList<>();
+    for (Listing.Subtotal level : listing.subtotals(sort))
+      if (row.get(level.last()) instanceof Number last && last.longValue() != 0
+          || Boolean.TRUE.equals(row.get(level.last()))) ended.add(0, level);
+    return ended;
+  }
+
+  private List<Cell> subtotal(Listing listing, Listing.Subtotal level, Map<String, Object> row) {
+    List<Cell> cells = new ArrayList<>();
+    for (Column c : listing.shown()) {
+      String sum = level.sums().get(c.key());
+      Object value = sum == null ? null : row.get(sum);
+      String words =
+          c.key().equals(level.by())
+              ? said(row.get(level.by())) + ", in all"
+              : value == null ? "" : text(c.type(), value);
+      cells.add(new Cell(words, null, c.type().figure(), false, false));
+    }
+    return cells;
+  }
+
+  private static String said(@Nullable Object value) {
+    return value == null || String.valueOf(value).isEmpty() ? "(empty)" : String.valueOf(value);
   }
 
   private Cell cell(Column column, Map<String, Object> row) {

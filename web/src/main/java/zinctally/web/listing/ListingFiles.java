@@ -11,7 +11,10 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.dhatim.fastexcel.Workbook;
@@ -62,10 +65,15 @@ class ListingFiles {
   record About(String name, List<String> facts) {}
 
   /** Sends the file that is asked for. */
-  void send(String form, Listing listing, Ask ask, About about, HttpServletResponse response)
+  void send(
+      String form,
+      Listing listing,
+      Ask ask,
+      About about,
+      OnPaper paper,
+      HttpServletResponse response)
       throws IOException {
-    Download.send(
-        form, about.name, response, out -> write(form, listing, ask, about, OnPaper.PLAIN, out));
+    Download.send(form, about.name, response, out -> write(form, listing, ask, about, paper, out));
   }
 
   /** Writes the file that is asked for. */
@@ -110,6 +118,11 @@ class ListingFiles {
                 listing.shown().stream()
                     .map(c -> Download.harmless(plain(c, row.get(c.key()), coin)))
                     .toList());
+            for (Listing.Subtotal level : Cells.ended(listing, ask.sort(), row))
+              csv.printRecord(
+                  listing.shown().stream()
+                      .map(c -> Download.harmless(subtotal(c, level, row, coin)))
+                      .toList());
           } catch (IOException broken) {
             throw new UncheckedIOException(broken);
           }
@@ -126,6 +139,13 @@ class ListingFiles {
     csv.flush();
   }
 
+  private static Object subtotal(
+      Column column, Listing.Subtotal level, Map<String, Object> row, Coin coin) {
+    if (column.key().equals(level.by())) return row.get(level.by()) + ", in all";
+    String sum = level.sums().get(column.key());
+    return sum == null ? "" : plain(column, row.get(sum), coin);
+  }
+
   private void xlsx(Listing listing, Ask ask, About about, Coin coin, OutputStream out)
       throws IOException {
     Workbook book = Sheets.book(out);
@@ -133,11 +153,14 @@ class ListingFiles {
     List<Column> shown = listing.shown();
     for (int c = 0; c < shown.size(); c++) Sheets.heading(sheet, c, shown.get(c).heading());
     int[] at = {Sheets.ABOVE};
+    long[] rows = {0};
+    Map<String, Integer> begun = new HashMap<>();
     store.all(
         listing,
         ask,
         row -> {
           at[0]++;
+          rows[0]++;
           for (int c = 0; c < shown.size(); c++)
             write(
                 sheet,
@@ -146,10 +169,23 @@ class ListingFiles {
                 shown.get(c),
                 plain(shown.get(c), row.get(shown.get(c).key()), coin),
                 coin);
+          for (Listing.Subtotal level : listing.subtotals(ask.sort()))
+            begun.putIfAbsent(level.last(), at[0]);
+          for (Listing.Subtotal level : Cells.ended(listing, ask.sort(), row)) {
+            int first = Objects.requireNonNull(begun.remove(level.last()));
+            at[0]++;
+            for (int c = 0; c < shown.size(); c++)
+              if (shown.get(c).key().equals(level.by())) {
+                sheet.value(at[0], c, row.get(level.by()) + ", in all");
+                sheet.style(at[0], c).bold().set();
+              } else if (level.sums().containsKey(shown.get(c).key()))
+                total(sheet, first, at[0] - 1, at[0], c, shown.get(c), coin);
+          }
         });
-    sheet.value(at[0] + 1, 0, "In all " + (at[0] - Sheets.ABOVE));
+    sheet.value(at[0] + 1, 0, "In all " + rows[0]);
     for (int c = 0; c < shown.size(); c++)
-      if (shown.get(c).summed() && at[0] > Sheets.ABOVE) total(sheet, at[0], c, shown.get(c), coin);
+      if (shown.get(c).summed() && at[0] > Sheets.ABOVE)
+        total(sheet, Sheets.ABOVE + 1, at[0], at[0] + 1, c, shown.get(c), coin);
     book.finish();
   }
 
@@ -167,24 +203,25 @@ class ListingFiles {
     } else if (!String.valueOf(value).isEmpty()) sheet.value(row, c, String.valueOf(value));
   }
 
-  /** Adds itself up again when rows are taken out. */
-  private static void total(Worksheet sheet, int last, int c, Column column, Coin coin) {
-    sheet.formula(last + 1, c, "SUM(" + sheet.range(Sheets.ABOVE + 1, c, last, c) + ")");
-    sheet.style(last + 1, c).bold().set();
+  /** Adds itself up again when rows are taken out; sums within it do not count twice. */
+  private static void total(
+      Worksheet sheet, int first, int last, int row, int c, Column column, Coin coin) {
+    sheet.formula(row, c, "SUBTOTAL(9," + sheet.range(first, c, last, c) + ")");
+    sheet.style(row, c).bold().set();
     if (column.type() == Listing.Type.MONEY)
-      sheet.style(last + 1, c).format(Sheets.money(coin)).set();
+      sheet.style(row, c).bold().format(Sheets.money(coin)).set();
   }
 
   private void pdf(Listing listing, Ask ask, About about, OnPaper paper, OutputStream out)
       throws IOException {
-    List<List<Cells.Cell>> rows = new ArrayList<>();
+    List<Cells.Row> rows = new ArrayList<>();
     Sums sums = new Sums(listing);
     store.all(
         listing,
         ask,
         row -> {
           sums.add(row);
-          if (rows.size() < MOST_PRINTED) rows.add(cells.row(listing, row));
+          if (rows.size() < MOST_PRINTED) rows.addAll(cells.rows(listing, ask.sort(), row));
         });
     Context context = new Context();
     context.setVariable("about", about);
@@ -195,6 +232,6 @@ class ListingFiles {
     context.setVariable("all", totals.rows() <= MOST_PRINTED);
     context.setVariable("paper", paper);
     context.setVariable("book", books.book());
-    out.write(pages.of("listing/print", context));
+    out.write(pages.tagged("listing/print", context));
   }
 }

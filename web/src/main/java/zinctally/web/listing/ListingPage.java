@@ -23,6 +23,7 @@ import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.Page;
 import zinctally.web.file.Download;
+import zinctally.web.file.OnPaper;
 import zinctally.web.shell.DaySpan;
 import zinctally.web.shell.Say;
 import zinctally.web.shell.Sees;
@@ -32,6 +33,10 @@ import zinctally.web.shell.Sees;
 public class ListingPage {
   private static final int LONGEST = 300;
   private static final String TURN = "turn";
+
+  /** In the model of a page whose columns and order are its own, whatever a person chose. */
+  public static final String OWN_ORDER = "ownOrder";
+
   private static final Set<String> OWN =
       Set.of("after", "as", TURN, ListChoices.KEEP, ListChoices.SHOWN);
 
@@ -99,7 +104,7 @@ public class ListingPage {
       boolean narrowed,
       List<Head> heads,
       List<ListChoices.Column> columns,
-      List<List<Cells.Cell>> rows,
+      List<Cells.Row> rows,
       Cells.@Nullable Foot foot,
       @Nullable String next,
       String empty,
@@ -129,6 +134,24 @@ public class ListingPage {
     return ask(request, narrowing(listing, request));
   }
 
+  /**
+   * A list at a glance, for a page that is about something else.
+   *
+   * @param more whether there are more rows
+   */
+  public record Glance(
+      List<String> heads, List<Boolean> figures, List<Cells.Row> rows, boolean more) {}
+
+  /** The first rows of a list, in its own order. */
+  public Glance glance(Listing listing, int most) {
+    List<Map<String, Object>> rows = store.page(listing, Ask.ALL).rows();
+    return new Glance(
+        listing.shown().stream().map(Listing.Column::heading).toList(),
+        listing.shown().stream().map(c -> c.type().figure()).toList(),
+        rows.stream().limit(most).map(r -> new Cells.Row(cells.row(listing, r), false)).toList(),
+        rows.size() > most);
+  }
+
   /** Where a list goes on that a page shows in its own way; empty at its end. */
   public Optional<String> next(Page page, HttpServletRequest request) {
     return Optional.ofNullable(page.next())
@@ -156,9 +179,10 @@ public class ListingPage {
       HttpServletRequest request,
       HttpServletResponse response) {
     Listing whole = sees.by(request.getUserPrincipal()).costs() ? all : all.withoutCosts();
-    Optional<Address> keeping = choices.keep(whole, request);
+    boolean own = model.containsAttribute(OWN_ORDER);
+    Optional<Address> keeping = own ? Optional.empty() : choices.keep(whole, request);
     if (keeping.isPresent()) return "redirect:" + keeping.get();
-    ChoiceStore.Choice choice = choices.of(request);
+    ChoiceStore.Choice choice = own ? ChoiceStore.Choice.NONE : choices.of(request);
     Listing listing = ListChoices.seen(whole, choice, request);
     Narrowing narrowing = narrowing(listing, request);
     Ask ask = ask(request, narrowing).orSort(choice.sort());
@@ -205,7 +229,7 @@ public class ListingPage {
       try {
         if (model.containsAttribute("knownTyped"))
           handedOut.remember(String.join(", ", said(about)), as, request);
-        files.send(as, listing, ask, about, response);
+        files.send(as, listing, ask, about, OnPaper.read(request), response);
       } finally {
         turns.done();
       }
@@ -253,7 +277,7 @@ public class ListingPage {
         narrowing.any(),
         heads,
         ListChoices.columns(whole, listing),
-        page.rows().stream().map(row -> cells.row(listing, row)).toList(),
+        page.rows().stream().flatMap(row -> cells.rows(listing, ask.sort(), row).stream()).toList(),
         ask.after().isEmpty() ? cells.foot(listing, store.totals(listing, ask, page)) : null,
         // however the person sorts it meanwhile elsewhere, this list goes on as it began
         page.next() == null ? null : here.with("sort", sort).with("after", page.next()).toString(),

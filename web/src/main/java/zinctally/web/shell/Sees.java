@@ -27,7 +27,13 @@ import zinctally.store.people.RoleMay;
 @Component
 public class Sees implements HandlerInterceptor, WebMvcConfigurer {
   private static final List<PathPattern> OF_LEDGER =
-      patterns("/prove/**", "/setup/accounts", "/setup/sections", "/day/**", "/ask/audit");
+      patterns(
+          "/prove/**",
+          "/setup/accounts",
+          "/setup/sections",
+          "/day/**",
+          "/ask/audit",
+          "/ask/outbox");
   private static final List<PathPattern> OF_COSTS =
       patterns(
           "/buy/**",
@@ -97,6 +103,11 @@ public class Sees implements HandlerInterceptor, WebMvcConfigurer {
     public boolean papers(PaperKind kind) {
       return given.costs() || kind.isWith(Party.Kind.CUSTOMER);
     }
+  }
+
+  /** What somebody in a role sees. */
+  public By by(Person.Role role) {
+    return new By(roles.of(role));
   }
 
   public By by(@Nullable Principal who) {

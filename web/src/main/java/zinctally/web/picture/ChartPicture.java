@@ -1,0 +1,180 @@
+package zinctally.web.picture;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Function;
+
+/**
+ * Figures drawn to a scale that is said, with a zero line, and each value to be read at its mark.
+ *
+ * @param legend names of the series, where there are two or more
+ * @param ticks values along the axis
+ * @param zero where nothing stands, down from the top
+ */
+public record ChartPicture(
+    int width,
+    int height,
+    List<Tick> ticks,
+    List<Mark> bars,
+    List<Line> lines,
+    List<Label> labels,
+    List<Legend> legend,
+    double zero) {
+  private static final int LEFT = 84;
+  private static final int RIGHT = 12;
+  private static final int TOP = 10;
+  private static final int BOTTOM = 46;
+  private static final int TICKS = 5;
+  private static final int MOST_LABELS = 14;
+  private static final int LONGEST = 14;
+
+  /** A value of the axis. */
+  public record Tick(double y, String words) {}
+
+  /**
+   * A value.
+   *
+   * @param series counted from zero
+   * @param says what it is and of what
+   */
+  public record Mark(double x, double y, double width, double height, int series, String says) {}
+
+  /** A line through values. */
+  public record Line(String points, int series, List<Mark> marks) {}
+
+  /** Words under the axis. */
+  public record Label(double x, String words) {}
+
+  /** What a series is called. */
+  public record Legend(int series, String words) {}
+
+  /** Values of one kind, one for each place along the axis. */
+  public record Series(String name, List<BigDecimal> values) {}
+
+  /** Bars that stand beside each other, one for each place. */
+  public static ChartPicture bars(
+      List<String> places, List<Series> series, Function<BigDecimal, String> say) {
+    return new Making(places, series, say).bars();
+  }
+
+  /** Lines from place to place. */
+  public static ChartPicture lines(
+      List<String> places, List<Series> series, Function<BigDecimal, String> say) {
+    return new Making(places, series, say).lines();
+  }
+
+  /** A picture while it is made. */
+  private static final class Making {
+    private static final int WIDTH = 820;
+    private static final int HEIGHT = 300;
+    private final List<String> places;
+    private final List<Series> series;
+    private final Function<BigDecimal, String> say;
+    private final BigDecimal least;
+    private final BigDecimal most;
+    private final List<Tick> ticks = new ArrayList<>();
+
+    Making(List<String> places, List<Series> series, Function<BigDecimal, String> say) {
+      this.places = places;
+      this.series = series;
+      this.say = say;
+      BigDecimal low = BigDecimal.ZERO;
+      BigDecimal high = BigDecimal.ZERO;
+      for (Series s : series)
+        for (BigDecimal value : s.values) {
+          low = low.min(value);
+          high = high.max(value);
+        }
+      BigDecimal step = step(high.subtract(low));
+      this.least = low.divide(step, 0, RoundingMode.FLOOR).multiply(step);
+      BigDecimal top = high.divide(step, 0, RoundingMode.CEILING).multiply(step);
+      this.most = top.compareTo(least) == 0 ? least.add(step) : top;
+      for (BigDecimal at = least; at.compareTo(most) <= 0; at = at.add(step))
+        ticks.add(new Tick(y(at), say.apply(at)));
+    }
+
+    /** A round step: one, two or five times a power of ten. */
+    private static BigDecimal step(BigDecimal span) {
+      BigDecimal rough =
+          span.max(BigDecimal.ONE).divide(BigDecimal.valueOf(TICKS), 6, RoundingMode.UP);
+      BigDecimal ten = BigDecimal.ONE.scaleByPowerOfTen(rough.precision() - rough.scale() - 1);
+      for (int times : new int[] {1, 2, 5, 10}) {
+        BigDecimal step = ten.multiply(BigDecimal.valueOf(times));
+        if (step.compareTo(rough) >= 0) return step;
+      }
+      return ten.multiply(BigDecimal.TEN);
+    }
+
+    private double y(BigDecimal value) {
+      double share = value.subtract(least).doubleValue() / most.subtract(least).doubleValue();
+      return TOP + (HEIGHT - TOP - BOTTOM) * (1 - share);
+    }
+
+    private double wide() {
+      return (WIDTH - LEFT - RIGHT) / (double) Math.max(1, places.size());
+    }
+
+    private double middle(int place) {
+      return LEFT + wide() * (place + 0.5);
+    }
+
+    private String says(int place, Series s, BigDecimal value) {
+      return places.get(place) + (series.size() > 1 ? ", " + s.name : "") + ": " + say.apply(value);
+    }
+
+    ChartPicture bars() {
+      List<Mark> bars = new ArrayList<>();
+      double each = wide() * 0.8 / series.size();
+      double zero = y(BigDecimal.ZERO);
+      for (int s = 0; s < series.size(); s++)
+        for (int p = 0; p < places.size(); p++) {
+          BigDecimal value = series.get(s).values.get(p);
+          double y = y(value);
+          bars.add(
+              new Mark(
+                  LEFT + wide() * (p + 0.1) + each * s,
+                  Math.min(y, zero),
+                  Math.max(1, each - 1),
+                  Math.abs(zero - y),
+                  s,
+                  says(p, series.get(s), value)));
+        }
+      return picture(bars, List.of());
+    }
+
+    ChartPicture lines() {
+      List<Line> lines = new ArrayList<>();
+      for (int s = 0; s < series.size(); s++) {
+        StringBuilder points = new StringBuilder();
+        List<Mark> marks = new ArrayList<>();
+        for (int p = 0; p < places.size(); p++) {
+          BigDecimal value = series.get(s).values.get(p);
+          points.append(String.format(Locale.ROOT, "%.1f,%.1f ", middle(p), y(value)));
+          marks.add(new Mark(middle(p), y(value), 0, 0, s, says(p, series.get(s), value)));
+        }
+        lines.add(new Line(points.toString().strip(), s, marks));
+      }
+      return picture(List.of(), lines);
+    }
+
+    private ChartPicture picture(List<Mark> bars, List<Line> lines) {
+      List<Label> labels = new ArrayList<>();
+      int every = (places.size() + MOST_LABELS - 1) / MOST_LABELS;
+      for (int p = 0; p < places.size(); p += Math.max(1, every)) {
+        String words = places.get(p);
+        labels.add(
+            new Label(
+                middle(p),
+                words.length() > LONGEST ? words.substring(0, LONGEST - 1) + "\u2026" : words));
+      }
+      List<Legend> legend = new ArrayList<>();
+      if (series.size() > 1)
+        for (int s = 0; s < series.size(); s++) legend.add(new Legend(s, series.get(s).name));
+      return new ChartPicture(
+          WIDTH, HEIGHT, ticks, bars, lines, labels, legend, y(BigDecimal.ZERO));
+    }
+  }
+}
