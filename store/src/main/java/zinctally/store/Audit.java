@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 /** The audit trail: who did what to which thing, in the transaction that does it. */
 @Component
 public class Audit {
+  private static final int LONGEST = 200;
   private final JdbcClient sql;
   private final Clock clock;
 
@@ -34,9 +35,13 @@ public class Audit {
     sql.sql(
             "insert into audit (at, login, subject, subject_id, what, before_text, after_text)"
                 + " values (?, ?, ?, ?, ?, ?, ?)")
-        .params(LocalDateTime.now(clock), login, subject, id, what)
+        .params(LocalDateTime.now(clock), login, subject, id, cut(what))
         .param(before)
         .param(after)
         .update();
+  }
+
+  private static String cut(String what) {
+    return what.length() > LONGEST ? what.substring(0, LONGEST) : what;
   }
 }

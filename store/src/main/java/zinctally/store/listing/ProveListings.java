@@ -115,20 +115,38 @@ public final class ProveListings {
         "Nothing has been posted.");
   }
 
+  /** Who did what to which thing, latest first. */
   public static Listing audit() {
+    return audit("true", Map.of());
+  }
+
+  /** All that ever happened to one thing. */
+  public static Listing auditOf(String subject, long thing) {
+    return audit(
+        "a.subject = :subject and a.subject_id = :thing",
+        Map.of("subject", subject, "thing", thing));
+  }
+
+  private static Listing audit(String which, Map<String, Object> params) {
     return new Listing(
         "Audit trail",
-        "audit a left join paper p on a.subject = 'paper' and p.id = a.subject_id where true",
-        Map.of(),
+        "audit a left join paper p on a.subject = 'paper' and p.id = a.subject_id"
+            + " left join item i on a.subject = 'item' and i.id = a.subject_id"
+            + " left join party w on a.subject in ('customer', 'supplier') and w.id = a.subject_id"
+            + " where "
+            + which,
+        params,
         List.of(
+            new Column("id", "", "a.id", HIDDEN),
             new Column("paper", "", "p.id", HIDDEN),
             new Column("at", "When", "a.at", TIME),
             new Column("login", "Who", "a.login", TEXT),
             new Column("subject", "What", "a.subject", TEXT),
-            new Column("number", "Paper", "p.number", TEXT, "/papers/{paper}"),
-            new Column("what", "Done", "a.what", TEXT),
             new Column(
-                "note", "Note", "if(a.subject = 'item', '', left(a.after_text, 120))", TEXT)),
+                "thing", "Which", "coalesce(p.number, i.name, w.name)", TEXT, "/ask/audit/{id}"),
+            new Column("what", "Done", "a.what", TEXT, "/ask/audit/{id}"),
+            new Column("before", "Before", "left(a.before_text, 60)", TEXT, "/ask/audit/{id}"),
+            new Column("note", "After", "left(a.after_text, 60)", TEXT, "/ask/audit/{id}")),
         "a.id",
         "-at",
         "Nothing has been done yet.");

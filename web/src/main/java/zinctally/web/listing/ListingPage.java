@@ -17,6 +17,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import zinctally.store.Audit;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.ChoiceStore;
 import zinctally.store.listing.Listing;
@@ -55,6 +56,7 @@ public class ListingPage {
   private final Clock clock;
   private final Sees sees;
   private final HandedOut handedOut;
+  private final Audit audit;
 
   ListingPage(
       ListingStore store,
@@ -65,7 +67,9 @@ public class ListingPage {
       Say say,
       Clock clock,
       Sees sees,
-      HandedOut handedOut) {
+      HandedOut handedOut,
+      Audit audit) {
+    this.audit = audit;
     this.handedOut = handedOut;
     this.sees = sees;
     this.store = store;
@@ -229,6 +233,12 @@ public class ListingPage {
       try {
         if (model.containsAttribute("knownTyped"))
           handedOut.remember(String.join(", ", said(about)), as, request);
+        audit.write(
+            request.getUserPrincipal().getName(),
+            "export",
+            0,
+            about.name() + " as " + as,
+            String.join(". ", about.facts()));
         files.send(as, listing, ask, about, OnPaper.read(request), response);
       } finally {
         turns.done();

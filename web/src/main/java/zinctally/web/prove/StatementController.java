@@ -24,6 +24,7 @@ import zinctally.core.statement.Column;
 import zinctally.core.statement.Known;
 import zinctally.core.statement.Statement;
 import zinctally.core.statement.Statements;
+import zinctally.store.Audit;
 import zinctally.store.OneMoment;
 import zinctally.store.book.BookStore;
 import zinctally.store.seal.SealStore;
@@ -47,6 +48,7 @@ class StatementController {
   private final BookStore books;
   private final StatementFiles files;
   private final HandedOut handedOut;
+  private final Audit audit;
   private final OneMoment moment;
   private final SealStore seals;
   private final Say say;
@@ -58,6 +60,7 @@ class StatementController {
       BookStore books,
       StatementFiles files,
       HandedOut handedOut,
+      Audit audit,
       OneMoment moment,
       SealStore seals,
       Say say,
@@ -67,6 +70,7 @@ class StatementController {
     this.books = books;
     this.files = files;
     this.handedOut = handedOut;
+    this.audit = audit;
     this.moment = moment;
     this.seals = seals;
     this.say = say;
@@ -141,6 +145,12 @@ class StatementController {
     if (Download.FORMS.contains(as)) {
       OnPaper paper = OnPaper.read(request);
       handedOut.remember(statement.name() + ", " + of, as, request);
+      audit.write(
+          request.getUserPrincipal().getName(),
+          "export",
+          0,
+          statement.name() + " as " + as,
+          String.join(". ", facts));
       Download.send(as, statement.name(), response, out -> files.write(as, whole, paper, out));
       return null;
     }

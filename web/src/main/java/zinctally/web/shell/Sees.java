@@ -32,7 +32,7 @@ public class Sees implements HandlerInterceptor, WebMvcConfigurer {
           "/setup/accounts",
           "/setup/sections",
           "/day/**",
-          "/ask/audit",
+          "/ask/audit/**",
           "/ask/outbox");
   private static final List<PathPattern> OF_COSTS =
       patterns(
