@@ -44,6 +44,9 @@ class BuyLists {
                                 May.write(
                                     a.request().getUserPrincipal(), PaperKind.PURCHASE_ORDER)))
                     .begins(PaperKind.PURCHASE_ORDER),
+                ListPage.at("/buy/experience", "From experience")
+                    .known(
+                        "reorder point suggestion forecast safety stock lead time days of cover"),
                 ListPage.at("/buy/orders", "Purchase orders")
                     .known("po ordered coming expected approve")
                     .lists(a -> OrderListings.orders(PaperKind.PURCHASE_ORDER)),
