@@ -44,7 +44,7 @@ class ReorderTest extends OneBookTest {
         PaperKind.RECEIPT,
         "2026-02-11",
         Map.of(),
-        "order item quantity",
+        "of item quantity",
         book.number(order),
         "STEADY",
         "10");
@@ -54,6 +54,8 @@ class ReorderTest extends OneBookTest {
     ReorderStore reorder = book.get(ReorderStore.class);
     reorder.today();
     reorder.today();
+    assertThat(book.sql().sql("select count(*) from reorder_advice").query(Long.class).single())
+        .isOne();
     assertThat(rows()).hasSize(1);
     Map<String, Object> row = rows().get(0);
     assertThat(row.get("code")).isEqualTo("STEADY");

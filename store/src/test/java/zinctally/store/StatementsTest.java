@@ -30,6 +30,7 @@ import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
 import zinctally.store.listing.Sums;
 import zinctally.store.listing.ValuationListings;
+import zinctally.store.prove.BridgeStore;
 import zinctally.store.prove.TieOutStore;
 import zinctally.store.statement.BalancesStore;
 import zinctally.store.statement.LayoutStore;
@@ -226,6 +227,34 @@ class StatementsTest extends OneBookTest {
         .query((row, n) -> lines.put(row.getLong(1) + "/" + row.getString(2), row.getLong(3)))
         .list();
     return lines;
+  }
+
+  /** By hand: 10 at 2.00 in, 4 sold, 1 broken: 20.00 - 8.00 - 2.00 = 10.00. */
+  @Test
+  void the_bridge_says_where_value_came_from_and_went() {
+    try (FreshBook other = new FreshBook()) {
+      other.item("BRG", "FIFO");
+      other.bill("2026-01-10", "BRG", "10", "2.00");
+      other.invoice("2026-02-10", "BRG", "4", "9");
+      other.paper(
+          PaperKind.ADJUSTMENT,
+          "2026-02-11",
+          Map.of(),
+          "item quantity reason",
+          "BRG",
+          "-1",
+          "Breakage");
+      List<BridgeStore.Step> year =
+          other.get(BridgeStore.class).bridge(LocalDate.of(2026, 1, 1), LocalDate.of(2026, 6, 30));
+      assertThat(year)
+          .extracting(BridgeStore.Step::amount)
+          .containsExactly(0L, 0L, 2000L, 0L, -800L, -200L, 1000L);
+      List<BridgeStore.Step> february =
+          other.get(BridgeStore.class).bridge(LocalDate.of(2026, 2, 11), LocalDate.of(2026, 2, 28));
+      assertThat(february)
+          .extracting(BridgeStore.Step::amount)
+          .containsExactly(1200L, 0L, 0L, 0L, 0L, -200L, 1000L);
+    }
   }
 
   @Test

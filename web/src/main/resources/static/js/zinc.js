@@ -9,3 +9,4 @@ import "./refill.js";
 import "./count.js";
 import "./question.js";
 import "./drawn.js";
+import "./slider.js";

@@ -70,9 +70,10 @@ final class GoodsSubjects {
         .column(
             "sold_90",
             "Sold in 90 days",
-            "(select coalesce(-sum(e.quantity), 0) from cost_event e join paper p on p.id = e.paper_id"
+            "(select coalesce(sum(if(e.kind = 'OUT', e.quantity, -e.quantity)), 0) from cost_event e join paper p on p.id = e.paper_id"
                 + " join paper_kind k on k.kind = p.kind and (k.sale > 0 or k.earns)"
-                + " where e.item_id = i.id and not e.gone and e.date > current_date - interval 90 day)",
+                + " where e.item_id = i.id and not e.gone and e.kind in ('OUT', 'BACK')"
+                + " and e.date > current_date - interval 90 day)",
             QUANTITY,
             "",
             "turnover slow fast")

@@ -41,6 +41,11 @@ public final class ReadyQuestions {
                   + "&calc.1.b=net&calc.1.as=Margin %25&by.1=party&summary=on&if.1=date&if.1.test=BETWEEN&if.1.ask=?"
                   + "&order.1=margin&order.1.down=on"),
           new Ready(
+              "Margin by month",
+              "Sales, margin, and what share of sales it is.",
+              "about=sales&see.1=net&see.2=margin&see.3=calc.2&by.1=calc.1&calc.1=MONTH&calc.1.a=date&calc.1.as=Month"
+                  + "&calc.2=PERCENT&calc.2.a=margin&calc.2.b=net&calc.2.as=Margin %25&summary=on&order.1=calc.1&chart=LINES"),
+          new Ready(
               "Sales by month and group",
               "Months across.",
               "about=sales&see.1=net&by.1=group&across=calc.1&calc.1=MONTH&calc.1.a=date&summary=on"

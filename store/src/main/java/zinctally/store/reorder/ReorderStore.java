@@ -62,7 +62,7 @@ public class ReorderStore {
     Map<Long, Double[]> sold = new HashMap<>();
     sql.sql(
             """
-            select e.item_id, least(floor(datediff(e.date, :from) / 7), :last) as week, -sum(e.quantity)
+            select e.item_id, least(floor(datediff(e.date, :from) / 7), :last) as week, sum(e.quantity)
             from paper_kind k join paper p on p.kind = k.kind and p.date >= :from and p.date < :today
             join cost_event e on e.paper_id = p.id and not e.gone and e.kind = 'OUT'
             where k.sale > 0 or k.earns group by e.item_id, week
@@ -80,10 +80,11 @@ public class ReorderStore {
     Map<Long, List<Integer>> leads = new HashMap<>();
     sql.sql(
             """
-            select a.item_id, datediff(min(f.date), p.date) from paper p
-            join awaited a on a.paper_id = p.id and a.what = 'ORDERED_GOODS'
-            join fulfilment f on f.awaited_id = a.id and f.quantity > 0
-            where p.date >= ? group by a.id having datediff(min(f.date), p.date) >= 0
+            select t.item_id, t.days from (
+              select a.item_id, datediff(min(f.date), max(p.date)) as days from paper p
+              join awaited a on a.paper_id = p.id and a.what = 'ORDERED_GOODS'
+              join fulfilment f on f.awaited_id = a.id and f.quantity > 0
+              where p.date >= ? group by a.id, a.item_id) t where t.days >= 0
             """)
         .param(today.minusYears(2))
         .query(

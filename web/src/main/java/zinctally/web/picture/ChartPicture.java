@@ -66,6 +66,21 @@ public record ChartPicture(
     return new Making(places, series, say).lines();
   }
 
+  /**
+   * Steps from one value to another: the first and the last stand on the ground, the others begin
+   * where the one before them ended.
+   */
+  public static ChartPicture bridge(
+      List<String> places, List<BigDecimal> steps, Function<BigDecimal, String> say) {
+    List<BigDecimal> ends = new ArrayList<>();
+    BigDecimal at = BigDecimal.ZERO;
+    for (int i = 0; i < steps.size(); i++) {
+      at = i == steps.size() - 1 ? steps.get(i) : at.add(steps.get(i));
+      ends.add(at);
+    }
+    return new Making(places, List.of(new Series("", ends)), say).bridge(steps);
+  }
+
   /** A picture while it is made. */
   private static final class Making {
     private static final int WIDTH = 820;
@@ -142,6 +157,26 @@ public record ChartPicture(
                   s,
                   says(p, series.get(s), value)));
         }
+      return picture(bars, List.of());
+    }
+
+    ChartPicture bridge(List<BigDecimal> steps) {
+      List<BigDecimal> ends = series.get(0).values;
+      List<Mark> bars = new ArrayList<>();
+      for (int p = 0; p < places.size(); p++) {
+        boolean stands = p == 0 || p == places.size() - 1;
+        double from = y(stands ? BigDecimal.ZERO : ends.get(p - 1));
+        double to = y(ends.get(p));
+        int colour = stands ? 0 : steps.get(p).signum() < 0 ? 3 : 2;
+        bars.add(
+            new Mark(
+                LEFT + wide() * (p + 0.12),
+                Math.min(from, to),
+                wide() * 0.76,
+                Math.max(1, Math.abs(from - to)),
+                colour,
+                places.get(p) + ": " + say.apply(steps.get(p))));
+      }
       return picture(bars, List.of());
     }
 

@@ -2,9 +2,11 @@ package zinctally.web.prove;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,16 +20,20 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.core.ledger.Account;
 import zinctally.core.number.Money;
 import zinctally.core.statement.Balances;
+import zinctally.store.book.BookStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.listing.StatementListings;
+import zinctally.store.prove.BridgeStore;
 import zinctally.store.prove.TieOutStore;
 import zinctally.store.statement.BalancesStore;
 import zinctally.store.statement.LayoutStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.listing.Asked;
+import zinctally.web.picture.ChartPicture;
 import zinctally.web.picture.LinePicture;
 import zinctally.web.shell.DaySpan;
 import zinctally.web.shell.NotThere;
+import zinctally.web.shell.Say;
 
 /** Stock book against ledger, and the ledger itself. */
 @Controller
@@ -36,7 +42,10 @@ class ProveController {
   private final AccountStore accounts;
   private final BalancesStore balances;
   private final LayoutStore layouts;
+  private final BookStore books;
+  private final BridgeStore bridges;
   private final AreaPage page;
+  private final Say say;
   private final Clock clock;
 
   ProveController(
@@ -44,13 +53,19 @@ class ProveController {
       AccountStore accounts,
       BalancesStore balances,
       LayoutStore layouts,
+      BookStore books,
+      BridgeStore bridges,
       AreaPage page,
+      Say say,
       Clock clock) {
     this.balances = balances;
     this.layouts = layouts;
+    this.books = books;
+    this.bridges = bridges;
     this.tieOut = tieOut;
     this.accounts = accounts;
     this.page = page;
+    this.say = say;
     this.clock = clock;
   }
 
@@ -77,6 +92,12 @@ class ProveController {
     long book = items.stream().mapToLong(TieOutStore.ItemLine::book).sum();
     long ledger = items.stream().mapToLong(TieOutStore.ItemLine::ledger).sum();
     List<TieOutStore.DayLine> days = tieOut.days(at);
+    LocalDate first = books.book().cutOver();
+    LocalDate last = at.isAfter(asked.today()) ? at : asked.today();
+    model.addAttribute("first", first);
+    model.addAttribute("last", last);
+    model.addAttribute("lastDay", ChronoUnit.DAYS.between(first, last));
+    model.addAttribute("day", Math.max(0, ChronoUnit.DAYS.between(first, at)));
     model.addAttribute("groups", groups.values());
     model.addAttribute("opened", group);
     model.addAttribute(
@@ -107,7 +128,23 @@ class ProveController {
             most + room,
             760,
             120));
-    return "prove/tie-out";
+    return request.getHeader("HX-Request") == null ? "prove/tie-out" : "prove/tie-parts :: parts";
+  }
+
+  /** Where the value of stock came from and went, from a day to a day. */
+  @GetMapping("/prove/bridge")
+  String bridge(Model model, HttpServletRequest request) {
+    Asked asked = new Asked(request, model, clock);
+    DaySpan days = asked.days(layouts.year().start(asked.today()));
+    List<BridgeStore.Step> steps = bridges.bridge(days.from(), days.to());
+    model.addAttribute("steps", steps);
+    model.addAttribute(
+        "picture",
+        ChartPicture.bridge(
+            steps.stream().map(BridgeStore.Step::words).toList(),
+            steps.stream().map(s -> BigDecimal.valueOf(s.amount())).toList(),
+            v -> say.money(v.longValue())));
+    return "prove/bridge";
   }
 
   /** Lines of an account from a day to a day, with what it stood at before and after. */

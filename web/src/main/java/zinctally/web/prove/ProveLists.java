@@ -33,6 +33,8 @@ class ProveLists {
             group(
                 "Tie-out",
                 ListPage.at("/prove", "Tie-out").known("stock against ledger reconcile in step"),
+                ListPage.at("/prove/bridge", "Where value went")
+                    .known("bridge waterfall opening bought made sold lost closing stock value"),
                 ListPage.at("/prove/check", "Check").known("verify replay faults whole book")),
             group(
                 "Statements",
