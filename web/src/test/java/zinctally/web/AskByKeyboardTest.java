@@ -159,6 +159,29 @@ class AskByKeyboardTest extends OwnBookTest {
   }
 
   @Test
+  void the_day_of_the_tie_out_follows_the_slider_and_pictures_are_read_by_key() {
+    page.navigate(desk.address + "/prove?date=2026-03-02");
+    accessible();
+    page.focus("[data-slider] input");
+    page.keyboard().press("ArrowLeft");
+    page.waitForSelector("#tie .facts:has-text('120.00')");
+    assertThat(page.inputValue("input[name=date]")).isEqualTo("2026-03-01");
+    assertThat(page.url()).contains("date=2026-03-01");
+    page.navigate(desk.address + "/prove/bridge?from=2026-03-02&to=2026-03-02");
+    accessible();
+    page.focus("[data-mark][tabindex='0']");
+    page.waitForSelector("[data-value]:has-text('Before: 120.00')");
+    page.keyboard().press("ArrowRight");
+    page.keyboard().press("ArrowRight");
+    page.waitForSelector("[data-value]:has-text('Bought: 45.00')");
+    for (String address :
+        new String[] {"/buy/experience", "/ask/audit", "/ask/audit/1", "/ask/outbox"}) {
+      page.navigate(desk.address + address);
+      accessible();
+    }
+  }
+
+  @Test
   void what_is_handed_out_is_remembered_and_compared_with_what_is_known_since() {
     page.request().get(desk.address + "/prove/balance?to=2026-03-31&as=pdf");
     String before = desk.sql().sql("select max(at) from handed_out").query(String.class).single();

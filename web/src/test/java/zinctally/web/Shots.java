@@ -63,8 +63,10 @@ class Shots {
               + id(
                   desk,
                   "select id from party where name = 'Fenwick Garden' and kind = 'CUSTOMER'"));
-      views.put("sales", "/sell/sales");
-      views.put("to-order", "/buy/to-order");
+      views.put(
+          "question",
+          "/ask/build?about=stock&see.1=value&see.2=quantity&by.1=group&by.2=place&summary=on&chart=BARS");
+      views.put("balance", "/prove/balance?beside=MONTH_BEFORE");
       views.put("lot", "/goods/lot/" + id(desk, "select id from lot where code = 'EX-0062'"));
       views.forEach(
           (name, path) -> {
