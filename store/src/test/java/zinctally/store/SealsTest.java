@@ -1,6 +1,7 @@
 package zinctally.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -260,6 +261,26 @@ class SealsTest extends OneBookTest {
                   return faults();
                 });
     assertThat(found).anyMatch(f -> f.startsWith("B-2026-0001: seal"));
+  }
+
+  @Test
+  void a_year_is_closed_whole_and_sealed_or_not_at_all() throws Exception {
+    try (FreshBook old = new FreshBook()) {
+      old.sql().sql("update book set cut_over = '2025-10-01'").update();
+      Closing closing = old.get(Closing.class);
+      assertThatThrownBy(() -> closing.closeYear(LocalDate.of(2026, 12, 1), "", "tester"))
+          .hasMessageContaining("not over yet");
+      assertThat(old.sql().sql("select count(*) from period").query(Long.class).single()).isZero();
+      closing.closeYear(LocalDate.of(2025, 12, 1), "", "tester");
+      assertThat(
+              old.sql()
+                  .sql("select count(*) from period where seal_no is not null")
+                  .query(Long.class)
+                  .single())
+          .isEqualTo(3);
+      assertThatThrownBy(() -> closing.closeYear(LocalDate.of(2025, 12, 1), "", "tester"))
+          .hasMessageContaining("closed already");
+    }
   }
 
   @Test

@@ -1,6 +1,7 @@
 package zinctally.store.check;
 
 import java.time.LocalDate;
+import java.util.List;
 import org.springframework.stereotype.Service;
 import zinctally.store.prove.PeriodStore;
 import zinctally.store.seal.SealStore;
@@ -27,6 +28,12 @@ public class Closing {
    *     nothing is closed
    */
   public void close(LocalDate month, String seen, String login) throws PeriodStore.Wrong {
+    sound();
+    periods.close(month, seen, login);
+    sealer.seal().ifPresent(s -> seals.closed(month, s.no()));
+  }
+
+  private void sound() throws PeriodStore.Wrong {
     CheckRuns.Run run = checks.run("closing");
     if (!run.clean())
       throw new PeriodStore.Wrong(
@@ -34,7 +41,16 @@ public class Closing {
               + run.faults()
               + (run.faults() == 1 ? " thing that does" : " things that do")
               + " not hold. Prove, Check names them and how they are put right; nothing is closed.");
-    periods.close(month, seen, login);
-    sealer.seal().ifPresent(s -> seals.closed(month, s.no()));
+  }
+
+  /**
+   * The same for all open months up to the last of a year, which is sealed whole.
+   *
+   * @throws PeriodStore.Wrong when something stands in the way; no month is closed
+   */
+  public void closeYear(LocalDate last, String seen, String login) throws PeriodStore.Wrong {
+    sound();
+    List<LocalDate> months = periods.closeThrough(last, seen, login);
+    sealer.seal().ifPresent(s -> months.forEach(month -> seals.closed(month, s.no())));
   }
 }

@@ -221,6 +221,25 @@ public class PeriodStore {
     audit(login, "closed " + name(month), "");
   }
 
+  /**
+   * Closes all months that are open up to one, together: all of them, or none.
+   *
+   * @param seen the {@link #fingerprint} of what is unsettled at the end of the last
+   * @return the months
+   */
+  @Transactional(rollbackFor = Wrong.class)
+  public List<LocalDate> closeThrough(LocalDate last, String seen, String login) throws Wrong {
+    List<LocalDate> months = new ArrayList<>();
+    for (LocalDate month = held().firstOpenDay().withDayOfMonth(1);
+        !month.isAfter(last);
+        month = month.plusMonths(1)) {
+      close(month, month.equals(last) ? seen : "", login);
+      months.add(month);
+    }
+    if (months.isEmpty()) throw new Wrong(name(last) + " is closed already.");
+    return months;
+  }
+
   /** Opens the last closed month again. */
   @Transactional(rollbackFor = Wrong.class)
   public void reopen(LocalDate month, String why, String login) throws Wrong {

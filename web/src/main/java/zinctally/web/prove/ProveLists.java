@@ -87,6 +87,8 @@ class ProveLists {
             group(
                 "Periods",
                 ListPage.at("/prove/periods", "Periods").known("close month reopen lock year end"),
+                ListPage.at("/prove/periods/year", "Close the year")
+                    .known("year end closing annual"),
                 ListPage.at("/prove/seals", "Seals")
                     .known("tamper proof hash chain fingerprint")
                     .lists(a -> SealListings.seals())
