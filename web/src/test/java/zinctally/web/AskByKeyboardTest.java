@@ -132,6 +132,11 @@ class AskByKeyboardTest extends OwnBookTest {
     assertThat(page.textContent("#answer"))
         .contains("no column \"gone\"", "\"lots\" is not a figure", "Item ASK");
     assertThat(page.inputValue("[name='see.2']")).isEqualTo("gone");
+    page.fill("#question [name='if.1.a']", "20");
+    page.keyboard().press("Enter");
+    page.waitForURL(url -> url.contains("if.1.a=20"));
+    assertThat(page.url()).doesNotContain("_csrf").doesNotContain("as=pdf");
+    page.waitForSelector("#rows tr:only-child");
   }
 
   @Test

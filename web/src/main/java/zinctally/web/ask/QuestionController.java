@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.dao.QueryTimeoutException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -226,14 +227,14 @@ class QuestionController {
       return back;
     }
     String of = text(request, "of");
-    boolean anew = of.isEmpty() || request.getParameter("copy") != null;
+    boolean anew = !of.matches("\\d{1,18}") || request.getParameter("copy") != null;
     List<String> roles =
         Arrays.stream(Person.Role.values())
             .map(Person.Role::name)
             .filter(r -> request.getParameter("share." + r) != null)
             .toList();
     Optional<Long> id =
-        store.save(
+        saved(
             new Kept(
                 anew ? 0 : Long.parseLong(of), who.getName(), name, asked.get().kept(), roles));
     if (id.isEmpty()) {
@@ -244,6 +245,15 @@ class QuestionController {
     }
     after.addFlashAttribute("told", "Kept.");
     return "redirect:/ask/question/" + id.get();
+  }
+
+  /** Empty also when another window was quicker with the same name. */
+  private Optional<Long> saved(Kept question) {
+    try {
+      return store.save(question);
+    } catch (DuplicateKeyException taken) {
+      return Optional.empty();
+    }
   }
 
   @SignedIn
