@@ -460,7 +460,7 @@ class DemoBookTest {
       assertThat(first.getCellAsNumber(5)).isPresent();
       Row last = rows.get(rows.size() - 1);
       assertThat(last.getCellText(0)).isEqualTo("In all " + (rows.size() - 4));
-      assertThat(last.getCell(5).getFormula()).startsWith("SUM(F5:F");
+      assertThat(last.getCell(5).getFormula()).startsWith("SUBTOTAL(9,F5:F");
     }
   }
 
