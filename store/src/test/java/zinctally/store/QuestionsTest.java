@@ -1,6 +1,7 @@
 package zinctally.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -13,11 +14,14 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
 import java.util.TreeMap;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.dao.QueryTimeoutException;
+import org.springframework.jdbc.core.JdbcTemplate;
 import zinctally.core.question.Typed;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.Listing;
@@ -190,6 +194,56 @@ class QuestionsTest extends OneBookTest {
       }
     }
     assertThat(ends.values()).hasSize(2).allMatch(n -> n == 1);
+  }
+
+  @Test
+  void an_average_is_one_also_of_what_is_worked_out_and_side_by_side() {
+    Map<String, Object> all =
+        rows("about=sales&see.1=calc.1&see.1.how=AVERAGE&see.2=price&see.2.how=AVERAGE&calc.1=DIFFERENCE"
+                + "&calc.1.a=net&calc.1.b=tax&if.1=item&if.1.test=IS&if.1.a=Item SMK&summary=on")
+            .get(0);
+    assertThat(((Number) all.get("calc.1")).longValue())
+        .isEqualTo(
+            book.sql()
+                .sql(
+                    "select round(avg(n.net - n.tax)) from paper_line n join paper p on p.id = n.paper_id"
+                        + " join item i on i.id = n.item_id where p.kind = 'INVOICE' and i.code = 'SMK'")
+                .query(Long.class)
+                .single());
+    assertThat((BigDecimal) all.get("price")).isEqualByComparingTo("5");
+    Map<String, Object> jars =
+        rows("about=sales&see.1=price&see.1.how=AVERAGE&across=item&summary=on&if.1=item"
+                + "&if.1.test=IS&if.1.a=Item JAR&if.2=date&if.2.test=IS&if.2.a=2026-03")
+            .get(0);
+    assertThat((BigDecimal) jars.get("price_0")).isEqualByComparingTo("0.9");
+  }
+
+  /** A month that is typed is meant whole, whatever is asked of a day or a moment. */
+  @Test
+  void a_month_is_meant_from_its_first_day_to_its_last() {
+    long all = rows("about=sales").size();
+    long march = rows("about=sales&if.1=date&if.1.test=IS&if.1.a=2026-03").size();
+    assertThat(march).isEqualTo(18);
+    assertThat(rows("about=sales&if.1=date&if.1.test=IS_NOT&if.1.a=2026-03"))
+        .hasSize((int) (all - march));
+    assertThat(rows("about=sales&if.1=date&if.1.test=MORE&if.1.a=2026-03"))
+        .hasSize((int) (all - march));
+    assertThat(rows("about=sales&if.1=date&if.1.test=AT_MOST&if.1.a=2026-03")).hasSize((int) march);
+    assertThat(rows("about=papers&if.1=posted&if.1.test=MORE&if.1.a=2026-06-30")).isEmpty();
+    assertThat(rows("about=papers&if.1=posted&if.1.test=LESS&if.1.a=2026-06-30")).isEmpty();
+    assertThat(rows("about=papers&if.1=posted&if.1.test=IS&if.1.a=2026-06")).isNotEmpty();
+  }
+
+  /** The database gives up what is bounded, and the application is told so in a way it can say. */
+  @Test
+  void what_takes_too_long_is_given_up_in_the_database() {
+    JdbcTemplate bounded = new JdbcTemplate(book.get(DataSource.class));
+    bounded.setQueryTimeout(1);
+    assertThatThrownBy(
+            () ->
+                bounded.queryForList(
+                    "select count(*) from seq_1_to_100000000 a join seq_1_to_100000000 b on a.seq % 7 = b.seq % 5"))
+        .isInstanceOf(QueryTimeoutException.class);
   }
 
   @Test

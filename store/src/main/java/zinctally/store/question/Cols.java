@@ -26,8 +26,27 @@ final class Cols {
     question.worked().forEach(w -> worked.put(w.key(), w));
   }
 
-  /** A column's SQL, row by row or over the rows that are put together, and what it holds. */
-  record Col(String key, String heading, Type type, String sql, String link, boolean figure) {}
+  /**
+   * A column's SQL, row by row or over the rows that are put together, and what it holds.
+   *
+   * @param how rows are taken together in it
+   */
+  record Col(
+      String key, String heading, Type type, String sql, String link, boolean figure, How how) {
+    Col(String key, String heading, Type type, String sql, String link, boolean figure) {
+      this(key, heading, type, sql, link, figure, How.SUM);
+    }
+
+    /** The same under another heading. */
+    Col called(String other) {
+      return other.isEmpty() ? this : new Col(key, other, type, sql, link, figure, how);
+    }
+
+    /** The same by another key and of other rows. */
+    Col of(String otherKey, String otherSql) {
+      return new Col(otherKey, heading, type, otherSql, link, figure, how);
+    }
+  }
 
   /** A column of a row; empty, and said, when there is none, or it is made of itself. */
   Optional<Col> row(String key) {
@@ -47,7 +66,7 @@ final class Cols {
 
   private Optional<Col> col(String key, boolean grouped, How how, Set<String> within) {
     Question.Worked w = worked.get(key);
-    if (w != null) return worked(w, grouped, within);
+    if (w != null) return worked(w, grouped, how, within);
     Optional<Column> column = subject.column(key);
     if (column.isEmpty() || column.get().type() == Type.HIDDEN) {
       say(
@@ -64,7 +83,8 @@ final class Cols {
     return Optional.of(grouped ? taken(row, how) : row);
   }
 
-  private static Col taken(Col c, How how) {
+  /** A column of rows, taken together over those that are put together. */
+  static Col taken(Col c, How how) {
     boolean numeric = c.figure;
     String sql =
         switch (how) {
@@ -76,24 +96,23 @@ final class Cols {
         };
     boolean whole = how == How.AVERAGE && (c.type == Type.MONEY || c.type == Type.QUANTITY);
     Type type = how == How.COUNT ? Type.NUMBER : c.type;
-    String words =
-        how == How.SUM && numeric || !numeric && how == How.SUM ? "" : ", " + how.words();
+    String words = how == How.SUM ? "" : ", " + how.words();
     return new Col(
-        c.key, c.heading + words, type, whole ? "round(" + sql + ")" : sql, "", type.figure());
+        c.key, c.heading + words, type, whole ? "round(" + sql + ")" : sql, "", type.figure(), how);
   }
 
-  private Optional<Col> worked(Question.Worked w, boolean grouped, Set<String> within) {
+  private Optional<Col> worked(Question.Worked w, boolean grouped, How how, Set<String> within) {
     if (within.contains(w.key()) || within.size() > Question.MOST) {
       say("\"" + heading(w) + "\" would be worked out of itself; it is left out.");
       return Optional.empty();
     }
     Set<String> inner = new HashSet<>(within);
     inner.add(w.key());
-    // what is worked out row by row is taken together afterwards; sums and shares are of what came
-    // of it
+    // what is worked out row by row is taken together afterwards; shares are of what came of it
     boolean early =
         switch (w.reckoning()) {
           case PRODUCT, DAYS, MONTH, YEAR, WEEK -> true;
+          case SUM, DIFFERENCE -> how != How.SUM;
           default -> false;
         };
     boolean over = grouped && !early;
@@ -101,7 +120,7 @@ final class Cols {
     Optional<Col> b = w.reckoning().columns() < 2 ? a : col(w.b(), over, How.SUM, inner);
     if (a.isEmpty() || b.isEmpty()) return Optional.empty();
     Optional<Col> made = made(w, a.get(), b.get());
-    return grouped && early ? made.map(c -> taken(c, How.SUM)) : made;
+    return grouped && early ? made.map(c -> taken(c, how)) : made;
   }
 
   private Optional<Col> made(Question.Worked w, Col a, Col b) {
@@ -116,8 +135,7 @@ final class Cols {
       return wrong(w, "needs days");
     }
     if (!a.figure || !b.figure) return wrong(w, "needs figures");
-    if ((ofAll(w.a()) || ofAll(w.b())))
-      return wrong(w, "cannot be made of what looks at other rows");
+    if (ofAll(w.a()) || ofAll(w.b())) return wrong(w, "cannot be made of what looks at other rows");
     if ((how == Reckoning.SUM || how == Reckoning.DIFFERENCE) && a.type != b.type)
       return wrong(w, "needs two of one kind; " + a.heading + " and " + b.heading + " are not");
     Type type =

@@ -11,6 +11,7 @@ import zinctally.core.question.Reckoning;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listing.Column;
 import zinctally.store.listing.Listing.Type;
+import zinctally.store.listing.TypedValues;
 import zinctally.store.question.Cols.Col;
 
 /** What rows come to, by what they are put together by, and side by side. */
@@ -21,7 +22,7 @@ final class ComesTo extends Making {
       String name,
       Subject subject,
       Question question,
-      Values values,
+      TypedValues values,
       List<String> faults,
       NamedParameterJdbcTemplate jdbc) {
     super(name, subject, question, values, faults);
@@ -38,7 +39,7 @@ final class ComesTo extends Making {
       boolean words = column.isPresent() && !column.get().figure();
       // words are not added up; they are shown only where they were asked to be taken somehow
       if (words && seen.how() == How.SUM) continue;
-      column.map(c -> called(c, seen.heading())).ifPresent(figures::add);
+      column.map(c -> c.called(seen.heading())).ifPresent(figures::add);
     }
     return question.across().isEmpty() ? grouped(by, figures) : across(by, figures);
   }
@@ -129,21 +130,14 @@ final class ComesTo extends Making {
         String bound = "across" + v;
         if (value != null) params.put(bound, value);
         String when = value == null ? sql + " is null" : sql + " = :" + bound;
-        String key = figure.key() + "_" + v;
-        selected.add(narrowed(figure, when) + " as " + quoted(key));
+        Col side = figure.of(figure.key() + "_" + v, narrowed(figure, when));
+        selected.add(side.sql() + " as " + quoted(side.key()));
         String heading = value == null || value.isEmpty() ? "(empty)" : value;
-        columns.add(
-            new Col(
-                key,
-                added.size() == 1 ? heading : figure.heading() + " " + heading,
-                figure.type(),
-                "",
-                "",
-                true));
+        columns.add(side.called(added.size() == 1 ? heading : figure.heading() + " " + heading));
       }
     for (Col figure : added) {
       selected.add(figure.sql() + " as " + quoted(figure.key()));
-      columns.add(called(figure, added.size() == 1 ? "In all" : figure.heading() + " in all"));
+      columns.add(figure.called(added.size() == 1 ? "In all" : figure.heading() + " in all"));
     }
     selected.add("count(*) as _rows");
     List<String> sqls = new ArrayList<>(Cols.sqls(by));
@@ -171,19 +165,7 @@ final class ComesTo extends Making {
   /** The figure over those rows alone: each row's own value counts only where it is so. */
   private String narrowed(Col figure, String when) {
     Col row = cols.row(figure.key()).orElseThrow();
-    How how =
-        question.see().stream()
-            .filter(s -> s.column().equals(figure.key()))
-            .map(Question.Seen::how)
-            .findFirst()
-            .orElse(How.SUM);
-    String value = "if(" + when + ", " + row.sql() + ", null)";
-    return switch (how) {
-      case COUNT -> "count(" + value + ")";
-      case LEAST -> "min(" + value + ")";
-      case MOST -> "max(" + value + ")";
-      case AVERAGE -> "round(avg(" + value + "))";
-      case SUM -> "sum(" + value + ")";
-    };
+    Col only = row.of(row.key(), "if(" + when + ", " + row.sql() + ", null)");
+    return Cols.taken(only, figure.how()).sql();
   }
 }

@@ -11,6 +11,7 @@ import zinctally.core.question.Reckoning;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listing.Column;
 import zinctally.store.listing.Listing.Type;
+import zinctally.store.listing.TypedValues;
 import zinctally.store.question.Cols.Col;
 
 /** What lists of rows and lists of what rows come to have in common while they are made. */
@@ -23,7 +24,7 @@ abstract class Making {
   private final String which;
   private final List<String> used;
 
-  Making(String name, Subject subject, Question question, Values values, List<String> faults) {
+  Making(String name, Subject subject, Question question, TypedValues values, List<String> faults) {
     this.name = name;
     this.subject = subject;
     this.question = question;
@@ -75,12 +76,6 @@ abstract class Making {
     return subject.from(all) + which;
   }
 
-  static Col called(Col c, String heading) {
-    return heading.isEmpty()
-        ? c
-        : new Col(c.key(), heading, c.type(), c.sql(), c.link(), c.figure());
-  }
-
   /** Money is added up; quantities and numbers are, where they are what rows come to. */
   Column column(Col c, String sql, String link) {
     boolean grouped =
@@ -88,21 +83,9 @@ abstract class Making {
     boolean added =
         c.type() == Type.MONEY && !running(c.key())
             || grouped && c.type() == Type.QUANTITY && !running(c.key())
-            || grouped && c.type() == Type.NUMBER && how(c.key()) == How.COUNT;
-    boolean averaged = how(c.key()) != How.SUM && how(c.key()) != How.COUNT;
+            || grouped && c.type() == Type.NUMBER && c.how() == How.COUNT;
+    boolean averaged = c.how() != How.SUM && c.how() != How.COUNT;
     return new Column(c.key(), c.heading(), sql, c.type(), link, added && !averaged, false);
-  }
-
-  How how(String key) {
-    String base =
-        key.contains("_") && !subject.column(key).isPresent()
-            ? key.substring(0, key.lastIndexOf('_'))
-            : key;
-    return question.see().stream()
-        .filter(s -> s.column().equals(base))
-        .map(Question.Seen::how)
-        .findFirst()
-        .orElse(How.SUM);
   }
 
   static String quoted(String key) {

@@ -1,21 +1,13 @@
 package zinctally.store.question;
 
-import static zinctally.store.listing.Listing.Type.HIDDEN;
-import static zinctally.store.listing.Listing.Type.TEXT;
-import static zinctally.store.listing.Listing.Type.TIME;
-
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDateTime;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
-import zinctally.store.listing.Listing;
-import zinctally.store.listing.Listing.Column;
 
 /** Letters that go out, or stay here to be looked at where no mail does. */
 @Repository
@@ -81,29 +73,6 @@ public class OutboxStore {
   public interface Sender {
     /** Empty when it went; else what was wrong. */
     String send(Letter letter);
-  }
-
-  public static Listing letters() {
-    return new Listing(
-        "Outbox",
-        "outbox o where true",
-        Map.of(),
-        List.of(
-            new Column("id", "", "o.id", HIDDEN),
-            new Column("at", "When", "o.at", TIME),
-            new Column("to", "To", "o.sent_to", TEXT),
-            new Column("subject", "What", "o.subject", TEXT, "/ask/outbox/{id}"),
-            new Column("file", "File", "o.file_name", TEXT, "/ask/outbox/{id}/file"),
-            new Column(
-                "state",
-                "State",
-                "case o.state when 'KEPT' then 'kept here' else lower(o.state) end",
-                TEXT),
-            new Column("fault", "What was wrong", "o.fault", TEXT),
-            new Column("login", "By", "o.login", TEXT)),
-        "o.id",
-        "-at",
-        "Nothing has been sent. A question that is kept can be sent every day, week or month.");
   }
 
   private static Letter row(ResultSet row, int n) throws SQLException {

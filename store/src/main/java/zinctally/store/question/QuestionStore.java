@@ -49,16 +49,6 @@ public class QuestionStore {
         .optional();
   }
 
-  /** One's own, and those that are shared with one's role, by name. */
-  public List<Kept> of(String login, String role) {
-    return sql.sql(
-            "select * from question where owner = ? or find_in_set(?, roles) > 0 order by name, id"
-                + " limit 500")
-        .params(login, role)
-        .query(QuestionStore::row)
-        .list();
-  }
-
   /** Those that somebody has on the Day page and may still read. */
   public List<Kept> pinned(String login, String role) {
     return sql.sql(

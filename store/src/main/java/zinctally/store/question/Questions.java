@@ -12,6 +12,7 @@ import zinctally.core.question.Question;
 import zinctally.core.question.Reckoning;
 import zinctally.store.book.BookStore;
 import zinctally.store.listing.Listing;
+import zinctally.store.listing.TypedValues;
 
 /**
  * Makes a list of a question. Its SQL is put together of pieces that are ours alone; what was typed
@@ -39,16 +40,14 @@ public class Questions {
   /** What a question about a subject comes to; asks the database only for what stands across. */
   public Answer answer(String name, Subject subject, Question question) {
     List<String> faults = new ArrayList<>();
-    Values values = new Values(books.book().coin(), LocalDate.now(clock));
+    TypedValues values = new TypedValues(books.book().coin(), LocalDate.now(clock));
     boolean together = question.summary() || !question.across().isEmpty();
     Making making =
         together
             ? new ComesTo(name, subject, question, values, faults, jdbc)
             : new RowByRow(name, subject, question, values, faults);
-    List<Cols.Col> by = making.by();
-    Listing listing = making.listing(by).addedUpTo(ADDED_UP);
-    return new Answer(
-        listing, List.copyOf(faults), by.stream().map(Cols.Col::key).toList(), divides(question));
+    Listing listing = making.listing(making.by()).addedUpTo(ADDED_UP);
+    return new Answer(listing, List.copyOf(faults), divides(question));
   }
 
   private static boolean divides(Question question) {

@@ -8,11 +8,13 @@ import zinctally.core.question.Question;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listing.Column;
 import zinctally.store.listing.Listing.Type;
+import zinctally.store.listing.TypedValues;
 import zinctally.store.question.Cols.Col;
 
 /** Rows as they are, in an order, with what those come to that belong together. */
 final class RowByRow extends Making {
-  RowByRow(String name, Subject subject, Question question, Values values, List<String> faults) {
+  RowByRow(
+      String name, Subject subject, Question question, TypedValues values, List<String> faults) {
     super(name, subject, question, values, faults);
   }
 
@@ -21,7 +23,7 @@ final class RowByRow extends Making {
     List<Col> shown = new ArrayList<>();
     for (Question.Seen seen : seen())
       if (shown.stream().noneMatch(c -> c.key().equals(seen.column())))
-        cols.row(seen.column()).map(c -> called(c, seen.heading())).ifPresent(shown::add);
+        cols.row(seen.column()).map(c -> c.called(seen.heading())).ifPresent(shown::add);
     for (Col group : by)
       if (shown.stream().noneMatch(c -> c.key().equals(group.key()))) shown.add(0, group);
     boolean plain =
@@ -36,7 +38,7 @@ final class RowByRow extends Making {
   private Listing plain(List<Col> shown) {
     List<Column> columns = new ArrayList<>();
     for (Col c : shown) columns.add(column(c, c.sql(), c.link()));
-    leads().forEach(columns::add);
+    leads(shown).forEach(columns::add);
     String key = subject.sort().replace("-", "");
     if (columns.stream().noneMatch(c -> c.key().equals(key)))
       subject
@@ -52,16 +54,17 @@ final class RowByRow extends Making {
         "Nothing is as asked for.");
   }
 
-  /** Columns that links need. */
-  private List<Column> leads() {
+  /** Columns that the links of those that are shown need; no others are joined. */
+  private List<Column> leads(List<Col> shown) {
     return subject.parts().stream()
         .map(Subject.Part::column)
         .filter(c -> c.type() == Type.HIDDEN)
+        .filter(c -> shown.stream().anyMatch(s -> s.link().contains("{" + c.key() + "}")))
         .toList();
   }
 
   private Listing ordered(List<Col> shown, List<Col> by) {
-    List<Column> leads = leads();
+    List<Column> leads = leads(shown);
     List<String> orders = new ArrayList<>();
     for (Col group : by) orders.add(group.sql() + down(group.key()));
     for (Question.Order order : question.order())

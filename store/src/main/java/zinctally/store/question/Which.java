@@ -11,17 +11,18 @@ import zinctally.core.question.Match;
 import zinctally.core.question.Question;
 import zinctally.store.find.Like;
 import zinctally.store.listing.Listing.Type;
+import zinctally.store.listing.TypedValues;
 import zinctally.store.question.Cols.Col;
 
 /** Conditions of a question as SQL; all that was typed is a bound value. */
 final class Which {
   private static final int MOST = 50;
   private final Cols cols;
-  private final Values values;
+  private final TypedValues values;
   private final Map<String, Object> params;
   private final List<String> used = new ArrayList<>();
 
-  Which(Cols cols, Values values, Map<String, Object> params) {
+  Which(Cols cols, TypedValues values, Map<String, Object> params) {
     this.cols = cols;
     this.values = values;
     this.params = params;
@@ -72,25 +73,24 @@ final class Which {
 
   private Optional<String> sql(Col c, Question.Condition condition) {
     List<String> typed = condition.values();
-    boolean moment = c.type() == Type.TIME;
+    String first = typed.isEmpty() ? "" : typed.get(0);
+    boolean day = c.type() == Type.DATE || c.type() == Type.TIME;
     return switch (condition.test()) {
       case EMPTY -> Optional.of("coalesce(" + c.sql() + ", '') = ''");
       case NOT_EMPTY -> Optional.of("coalesce(" + c.sql() + ", '') <> ''");
-      case HOLDS -> Optional.of(like(c, "%" + Like.escaped(typed.get(0)) + "%"));
-      case BEGINS -> Optional.of(like(c, Like.escaped(typed.get(0)) + "%"));
-      case ONE_OF -> oneOf(c, typed.get(0));
-      case BELOW -> Optional.of(below(c, typed.get(0)));
-      case IS ->
-          moment ? between(c, typed.get(0), typed.get(0)) : compared(c, "=", typed.get(0), false);
-      case IS_NOT ->
-          compared(c, "=", typed.get(0), false).map(s -> "not coalesce(" + s + ", false)");
-      case AT_LEAST -> compared(c, ">=", typed.get(0), false);
-      case LESS -> compared(c, "<", typed.get(0), false);
-      case AT_MOST -> moment ? between(c, "", typed.get(0)) : compared(c, "<=", typed.get(0), true);
-      case MORE ->
-          moment ? compared(c, ">", typed.get(0), true) : compared(c, ">", typed.get(0), true);
+      case HOLDS -> Optional.of(like(c, "%" + Like.escaped(first) + "%"));
+      case BEGINS -> Optional.of(like(c, Like.escaped(first) + "%"));
+      case ONE_OF -> oneOf(c, first);
+      case BELOW -> Optional.of(below(c, first));
+      case IS -> is(c, first, day);
+      case IS_NOT -> is(c, first, day).map(s -> "not coalesce(" + s + ", false)");
+      case AT_LEAST -> compared(c, ">=", first);
+      case LESS -> compared(c, "<", first);
+      // a month or a year is meant to its end
+      case AT_MOST -> day ? between(c, "", first) : compared(c, "<=", first);
+      case MORE -> day ? between(c, "", first).map(s -> "not " + s) : compared(c, ">", first);
       case BETWEEN -> between(c, typed.get(0), typed.get(1));
-      case LAST_DAYS, NEXT_DAYS -> days(c, condition.test(), typed.get(0));
+      case LAST_DAYS, NEXT_DAYS -> days(c, condition.test(), first);
     };
   }
 
@@ -118,8 +118,13 @@ final class Which {
         + " select name from below)";
   }
 
-  private Optional<String> compared(Col c, String sign, String typed, boolean last) {
-    return value(c, typed, last).map(v -> c.sql() + " " + sign + " " + param(v));
+  /** Equal; of days, within the month or year that was typed. */
+  private Optional<String> is(Col c, String typed, boolean day) {
+    return day ? between(c, typed, typed) : compared(c, "=", typed);
+  }
+
+  private Optional<String> compared(Col c, String sign, String typed) {
+    return value(c, typed, false).map(v -> c.sql() + " " + sign + " " + param(v));
   }
 
   private Optional<String> between(Col c, String from, String to) {
@@ -180,7 +185,7 @@ final class Which {
               + ": \""
               + typed
               + "\" is not "
-              + Values.right(c.type())
+              + TypedValues.right(c.type())
               + "; it is left out.");
     return value;
   }

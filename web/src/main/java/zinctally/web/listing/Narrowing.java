@@ -1,10 +1,7 @@
 package zinctally.web.listing;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.time.Year;
-import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -13,12 +10,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import zinctally.core.number.Coin;
-import zinctally.core.number.Figures;
-import zinctally.core.number.Quantity;
-import zinctally.core.papers.read.Days;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listing.Column;
 import zinctally.store.listing.Narrow;
+import zinctally.store.listing.TypedValues;
 
 /**
  * What of single columns is asked for, as it stands in the address: {@code in.party=pell, wax},
@@ -54,17 +49,15 @@ final class Narrowing {
   private final List<Narrow> asked = new ArrayList<>();
   private final List<String> words = new ArrayList<>();
   private final HttpServletRequest request;
-  private final Coin coin;
-  private final LocalDate today;
+  private final TypedValues values;
 
-  private Narrowing(HttpServletRequest request, Coin coin, LocalDate today) {
+  private Narrowing(HttpServletRequest request, TypedValues values) {
     this.request = request;
-    this.coin = coin;
-    this.today = today;
+    this.values = values;
   }
 
   static Narrowing read(Listing listing, HttpServletRequest request, Coin coin, LocalDate today) {
-    Narrowing narrowing = new Narrowing(request, coin, today);
+    Narrowing narrowing = new Narrowing(request, new TypedValues(coin, today));
     listing.shown().forEach(narrowing::column);
     return narrowing;
   }
@@ -123,48 +116,15 @@ final class Narrowing {
   private Optional<Object> end(Column column, String end) {
     String name = IN + column.key() + "." + end;
     String typed = typed(name);
-    Optional<Object> read = typed.isEmpty() ? Optional.empty() : value(column.type(), typed, end);
+    Optional<Object> read =
+        typed.isEmpty() ? Optional.empty() : values.read(column.type(), typed, end.equals("to"));
     boolean wrong = !typed.isEmpty() && read.isEmpty();
-    boolean day = column.type() == Listing.Type.DATE || column.type() == Listing.Type.TIME;
-    String right = day ? "a date or a month, like 2026-03" : "a figure, like 12.50";
-    String says = wrong ? "\"" + typed + "\" is not " + right + "." : "";
+    String says = wrong ? "\"" + typed + "\" is not " + TypedValues.right(column.type()) + "." : "";
     if (wrong) words.add(column.heading() + " is not narrowed: " + says);
     boxes
         .computeIfAbsent(column.key(), k -> new ArrayList<>())
         .add(new Box(name, column.heading() + ", " + end, end, typed, says));
     return read;
-  }
-
-  private Optional<Object> value(Listing.Type type, String typed, String end) {
-    boolean last = end.equals("to");
-    return switch (type) {
-      case DATE, TIME -> day(typed, last).map(d -> (Object) d);
-      case MONEY ->
-          figure(typed).filter(f -> f.scale() <= coin.digits()).map(f -> (Object) coin.minor(f));
-      case QUANTITY ->
-          figure(typed)
-              .filter(f -> f.scale() <= Quantity.PLACES)
-              .map(f -> (Object) Quantity.of(f).micros());
-      case PERCENT -> figure(typed.replace("%", "")).map(f -> (Object) f);
-      default -> figure(typed).map(f -> (Object) f);
-    };
-  }
-
-  private static Optional<BigDecimal> figure(String typed) {
-    return Figures.read(typed).filter(f -> f.precision() - f.scale() <= 12);
-  }
-
-  /** A day; the first or last of a month or year. */
-  private Optional<LocalDate> day(String typed, boolean last) {
-    if (typed.matches("\\d{4}")) {
-      Year year = Year.parse(typed);
-      return Optional.of(last ? year.atMonth(12).atEndOfMonth() : year.atDay(1));
-    }
-    if (typed.matches("\\d{4}-(0[1-9]|1[0-2])")) {
-      YearMonth month = YearMonth.parse(typed);
-      return Optional.of(last ? month.atEndOfMonth() : month.atDay(1));
-    }
-    return Days.read(typed, today, today);
   }
 
   private String typed(String name) {

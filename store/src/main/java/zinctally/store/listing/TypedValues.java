@@ -1,4 +1,4 @@
-package zinctally.store.question;
+package zinctally.store.listing;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -12,13 +12,13 @@ import zinctally.core.papers.read.Days;
 import zinctally.store.listing.Listing.Type;
 
 /** Reads what was typed for a column as the column is stored. */
-record Values(Coin coin, LocalDate today) {
+public record TypedValues(Coin coin, LocalDate today) {
   /**
    * A value.
    *
    * @param last whether a month or year means its last day
    */
-  Optional<Object> read(Type type, String typed, boolean last) {
+  public Optional<Object> read(Type type, String typed, boolean last) {
     return switch (type) {
       case DATE, TIME -> day(typed, last).map(d -> (Object) d);
       case MONEY ->
@@ -34,9 +34,9 @@ record Values(Coin coin, LocalDate today) {
   }
 
   /** What would be right, in a few words. */
-  static String right(Type type) {
+  public static String right(Type type) {
     return switch (type) {
-      case DATE, TIME -> "a day, a month or a year, like 2026-03";
+      case DATE, TIME -> "a date or a month, like 2026-03";
       case TEXT, TREND, HIDDEN -> "some words";
       default -> "a figure, like 12.50";
     };
