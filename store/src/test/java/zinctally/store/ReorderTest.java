@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.ListingStore;
+import zinctally.store.listing.OrderListings;
 import zinctally.store.reorder.ReorderStore;
 
 /**
@@ -18,7 +19,7 @@ import zinctally.store.reorder.ReorderStore;
 class ReorderTest extends OneBookTest {
   private static List<Map<String, Object>> rows() {
     List<Map<String, Object>> rows = new ArrayList<>();
-    book.get(ListingStore.class).all(ReorderStore.advice(), Ask.ALL, rows::add);
+    book.get(ListingStore.class).all(OrderListings.fromExperience(), Ask.ALL, rows::add);
     return rows;
   }
 

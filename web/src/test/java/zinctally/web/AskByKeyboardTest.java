@@ -122,6 +122,25 @@ class AskByKeyboardTest extends OwnBookTest {
     page.keyboard().press("Enter");
     page.waitForURL("**if.1.a=20");
     assertThat(page.textContent("#rows")).contains("Item ASK").doesNotContain("Item FEW");
+    assertThat(page.inputValue("form.at [name='if.1.a']")).isEqualTo("20");
+    page.navigate(desk.address + "/ask/questions?filter=so+many");
+    assertThat(page.textContent("#rows")).contains("More than so many", "you");
+    accessible();
+  }
+
+  @Test
+  void what_is_worked_out_goes_by_its_name_and_a_kept_question_by_its_paper() throws Exception {
+    page.navigate(
+        desk.address
+            + "/ask/build?about=purchases&see.1=net&by.1=Month&calc.1=MONTH&calc.1.a=date&calc.1.as=Month"
+            + "&summary=on&paper.title=Bought%20by%20month");
+    assertThat(page.textContent("#rows")).contains("2026-03");
+    assertThat(page.inputValue("#question [name='by.1']")).isEqualTo("Month");
+    page.fill("[name='save.name']", "By month");
+    page.click("text='Keep'");
+    page.waitForURL("**/ask/question/*");
+    assertThat(page.textContent("#rows")).contains("2026-03");
+    assertThat(PdfText.at(page, page.url() + "?as=pdf")).contains("Bought by month", "2026-03");
   }
 
   @Test
@@ -150,6 +169,10 @@ class AskByKeyboardTest extends OwnBookTest {
     accessible();
     page.click("text=B-2026-0001");
     page.waitForURL("**/papers/**");
+    // a figure of another year opens the lines of that year
+    page.navigate(desk.address + "/prove/account/1?to=2025-06-30");
+    assertThat(page.inputValue("[name=from]")).isEqualTo("2025-01-01");
+    assertThat(page.querySelectorAll("[role=alert]")).isEmpty();
     for (String address :
         new String[] {
           "/prove/profit?beside=LAST_YEAR",

@@ -3,6 +3,7 @@ package zinctally.store.listing;
 import static zinctally.store.listing.Listing.Type.DATE;
 import static zinctally.store.listing.Listing.Type.HIDDEN;
 import static zinctally.store.listing.Listing.Type.MONEY;
+import static zinctally.store.listing.Listing.Type.NUMBER;
 import static zinctally.store.listing.Listing.Type.PRICE;
 import static zinctally.store.listing.Listing.Type.QUANTITY;
 import static zinctally.store.listing.Listing.Type.TEXT;
@@ -14,6 +15,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.store.listing.Listing.Column;
+import zinctally.store.sql.Here;
 import zinctally.store.sql.Waiting;
 
 /** Orders, and what ought to be ordered. */
@@ -193,5 +195,34 @@ public final class OrderListings {
         "i.id",
         "code",
         "Nothing runs short that is not on order.");
+  }
+
+  /** What experience suggests of when to order and how much, beside what is set. */
+  public static Listing fromExperience() {
+    return new Listing(
+        "Reorder from experience",
+        "reorder_advice r join item i on i.id = r.item_id where true",
+        Map.of(),
+        List.of(
+            new Column("id", "", "i.id", HIDDEN),
+            new Column("micros_point", "", "r.point", HIDDEN),
+            new Column("micros_quantity", "", "r.quantity", HIDDEN),
+            new Column("code", "Code", "i.code", TEXT, "/goods/item/{id}"),
+            new Column("item", "Item", "i.name", TEXT, "/goods/item/{id}"),
+            new Column("weekly", "Sold a week", "r.weekly", NUMBER),
+            new Column("lead", "Days to come", "r.lead_days", NUMBER),
+            new Column(
+                "cover",
+                "Days of cover",
+                "floor(greatest(" + Here.FREE + ", 0) / 1000000 / nullif(r.weekly, 0) * 7)",
+                NUMBER),
+            new Column("now", "Reorder point", "i.reorder_point", QUANTITY),
+            new Column("point", "Suggested point", "r.point", QUANTITY),
+            new Column("now_quantity", "Reorder quantity", "i.reorder_quantity", QUANTITY),
+            new Column("quantity", "Suggested quantity", "r.quantity", QUANTITY),
+            new Column("reason", "Why", "r.reason", TEXT)),
+        "i.id",
+        "code",
+        "Nothing has been sold in enough weeks yet: four of the last twenty-six are needed.");
   }
 }

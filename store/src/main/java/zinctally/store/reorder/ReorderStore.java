@@ -1,10 +1,5 @@
 package zinctally.store.reorder;
 
-import static zinctally.store.listing.Listing.Type.HIDDEN;
-import static zinctally.store.listing.Listing.Type.NUMBER;
-import static zinctally.store.listing.Listing.Type.QUANTITY;
-import static zinctally.store.listing.Listing.Type.TEXT;
-
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -16,15 +11,13 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import org.springframework.transaction.annotation.Transactional;
 import zinctally.core.number.Quantity;
 import zinctally.core.reorder.Experience;
 import zinctally.store.Audit;
+import zinctally.store.Retrying;
 import zinctally.store.listing.Ask;
-import zinctally.store.listing.Listing;
-import zinctally.store.listing.Listing.Column;
 import zinctally.store.listing.ListingStore;
-import zinctally.store.sql.Here;
+import zinctally.store.listing.OrderListings;
 
 /** Works out what experience suggests for each item, and takes it over when somebody says so. */
 @Repository
@@ -36,8 +29,16 @@ public class ReorderStore {
   private final ListingStore lists;
   private final Audit audit;
   private final Clock clock;
+  private final Retrying retrying;
 
-  ReorderStore(JdbcClient sql, JdbcTemplate jdbc, ListingStore lists, Audit audit, Clock clock) {
+  ReorderStore(
+      JdbcClient sql,
+      JdbcTemplate jdbc,
+      ListingStore lists,
+      Audit audit,
+      Clock clock,
+      Retrying retrying) {
+    this.retrying = retrying;
     this.sql = sql;
     this.jdbc = jdbc;
     this.lists = lists;
@@ -45,10 +46,16 @@ public class ReorderStore {
     this.clock = clock;
   }
 
-  /** Works it out anew, unless that was done today. */
-  @Transactional
+  /** Works it out anew, unless that was done today; of two at once the later finds it done. */
   public void today() {
-    LocalDate today = LocalDate.now(clock);
+    retrying.run(
+        () -> {
+          unlessDone(LocalDate.now(clock));
+          return true;
+        });
+  }
+
+  private void unlessDone(LocalDate today) {
     boolean done =
         sql.sql("select exists (select 1 from reorder_advice where made_on = ?)")
             .param(today)
@@ -132,40 +139,11 @@ public class ReorderStore {
     return weeks;
   }
 
-  /** What is suggested, beside what is set. */
-  public static Listing advice() {
-    return new Listing(
-        "Reorder from experience",
-        "reorder_advice r join item i on i.id = r.item_id where true",
-        Map.of(),
-        List.of(
-            new Column("id", "", "i.id", HIDDEN),
-            new Column("micros_point", "", "r.point", HIDDEN),
-            new Column("micros_quantity", "", "r.quantity", HIDDEN),
-            new Column("code", "Code", "i.code", TEXT, "/goods/item/{id}"),
-            new Column("item", "Item", "i.name", TEXT, "/goods/item/{id}"),
-            new Column("weekly", "Sold a week", "r.weekly", NUMBER),
-            new Column("lead", "Days to come", "r.lead_days", NUMBER),
-            new Column(
-                "cover",
-                "Days of cover",
-                "floor(greatest(" + Here.FREE + ", 0) / 1000000 / nullif(r.weekly, 0) * 7)",
-                NUMBER),
-            new Column("now", "Reorder point", "i.reorder_point", QUANTITY),
-            new Column("point", "Suggested point", "r.point", QUANTITY),
-            new Column("now_quantity", "Reorder quantity", "i.reorder_quantity", QUANTITY),
-            new Column("quantity", "Suggested quantity", "r.quantity", QUANTITY),
-            new Column("reason", "Why", "r.reason", TEXT)),
-        "i.id",
-        "code",
-        "Nothing has been sold in enough weeks yet: four of the last twenty-six are needed.");
-  }
-
   /** Takes over what a list shows. The caller holds the book alone. */
   public int takeOver(Ask ask, String login) {
     int[] taken = {0};
     List<Map<String, Object>> rows = new ArrayList<>();
-    lists.all(advice(), ask, rows::add);
+    lists.all(OrderListings.fromExperience(), ask, rows::add);
     for (Map<String, Object> row : rows) {
       int changed =
           sql.sql(

@@ -3,6 +3,7 @@ package zinctally.web.ask;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -24,6 +25,8 @@ import zinctally.web.shell.Sees;
 class Asking {
   private static final Pattern OF_COLUMN =
       Pattern.compile("(see|if|order)\\.\\d+|calc\\.\\d+\\.[ab]|by\\.[123]|across");
+  private static final Pattern WORKED = Pattern.compile("calc\\.\\d{1,2}");
+  private static final Pattern WORKED_NAME = Pattern.compile("calc\\.\\d{1,2}\\.as");
   private final Questions questions;
 
   Asking(Questions questions) {
@@ -31,7 +34,13 @@ class Asking {
   }
 
   /** A question that was asked, and what came of it. */
-  record Asked(Subject subject, Typed typed, Question question, Answer answer) {
+  record Asked(
+      Subject subject, Typed typed, Question question, Answer answer, UnaryOperator<String> keys) {
+    /** The heading of a column that was typed. */
+    String heading(String column) {
+      return BuilderView.heading(subject, column, typed.kept());
+    }
+
     /** As it is kept: with the keys of its columns, which stay when a heading is worded anew. */
     String kept() {
       Map<String, String> kept = new LinkedHashMap<>();
@@ -39,7 +48,7 @@ class Asking {
           .kept()
           .forEach(
               (name, value) ->
-                  kept.put(name, OF_COLUMN.matcher(name).matches() ? subject.keyOf(value) : value));
+                  kept.put(name, OF_COLUMN.matcher(name).matches() ? keys.apply(value) : value));
       String address = new Address("", kept).toString();
       return address.isEmpty() ? "" : address.substring(1);
     }
@@ -55,16 +64,32 @@ class Asking {
     Optional<Subject> subject =
         Subjects.find(asked.getOrDefault("about", ""), by.costs(), by.given().ledger());
     if (subject.isEmpty()) return Optional.empty();
-    Typed typed = new Typed(asked, keys(subject.get()));
+    UnaryOperator<String> keys = keys(subject.get(), asked);
+    Typed typed = new Typed(asked, keys);
     Question question = typed.question();
     String called = name.isEmpty() ? subject.get().name() : name;
     return Optional.of(
         new Asked(
-            subject.get(), typed, question, questions.answer(called, subject.get(), question)));
+            subject.get(),
+            typed,
+            question,
+            questions.answer(called, subject.get(), question),
+            keys));
   }
 
-  private static UnaryOperator<String> keys(Subject subject) {
-    return typed -> typed.matches("calc\\.\\d+") ? typed : subject.keyOf(typed);
+  /** Columns by their keys or headings, those that are worked out by the names they were given. */
+  private static UnaryOperator<String> keys(Subject subject, Map<String, String> asked) {
+    Map<String, String> named = new LinkedHashMap<>();
+    asked.forEach(
+        (name, value) -> {
+          if (WORKED_NAME.matcher(name).matches() && !value.isBlank())
+            named.put(value.strip().toLowerCase(Locale.ROOT), name.substring(0, name.length() - 3));
+        });
+    return typed ->
+        WORKED.matcher(typed).matches()
+            ? typed
+            : Optional.ofNullable(named.get(typed.strip().toLowerCase(Locale.ROOT)))
+                .orElseGet(() -> subject.keyOf(typed));
   }
 
   /** Names and values of a question that is kept. */

@@ -21,6 +21,7 @@ record BuilderView(
     List<Row> which,
     List<Row> order,
     List<Field> by,
+    Subject subject,
     Map<String, String> typed) {
   private static final Pattern NUMBERED =
       Pattern.compile("(see|calc|if|order)\\.(\\d{1,2})(\\..*)?");
@@ -32,7 +33,7 @@ record BuilderView(
   record Row(String name, int number, Map<String, String> typed, Subject subject) {
     /** The heading of the column that was chosen. */
     public String column(String part) {
-      return heading(subject, text(part));
+      return heading(subject, text(part), typed);
     }
 
     public String text(String part) {
@@ -53,10 +54,11 @@ record BuilderView(
         new ArrayList<>(
             subject.shown().stream().map(p -> new Offer(p.column().heading(), p.known())).toList());
     List<Row> worked = rows("calc", typed, subject, 1);
-    for (Row row : worked) if (!row.empty()) offers.add(new Offer(row.name(), row.text(".as")));
+    for (Row row : worked)
+      if (!row.empty()) offers.add(new Offer(heading(subject, row.name(), typed), "worked out"));
     List<Field> by = new ArrayList<>();
     for (String name : List.of("by.1", "by.2", "by.3"))
-      by.add(new Field(name, heading(subject, typed.getOrDefault(name, ""))));
+      by.add(new Field(name, heading(subject, typed.getOrDefault(name, ""), typed)));
     return new BuilderView(
         offers,
         rows("see", typed, subject, 2),
@@ -64,6 +66,7 @@ record BuilderView(
         rows("if", typed, subject, 1),
         rows("order", typed, subject, 1),
         by,
+        subject,
         typed);
   }
 
@@ -85,7 +88,16 @@ record BuilderView(
     return numbers.stream().map(n -> new Row(what + "." + n, n, typed, subject)).toList();
   }
 
-  static String heading(Subject subject, String typed) {
-    return subject.column(subject.keyOf(typed)).map(Column::heading).orElse(typed);
+  /** The heading of a column that was typed; of one that is worked out, the name it was given. */
+  static String heading(Subject subject, String column, Map<String, String> typed) {
+    String given = typed.getOrDefault(column + ".as", "");
+    return given.isEmpty() || !column.startsWith("calc.")
+        ? subject.column(subject.keyOf(column)).map(Column::heading).orElse(column)
+        : given;
+  }
+
+  /** What stands side by side, by its heading. */
+  public String across() {
+    return heading(subject, text("across"), typed);
   }
 }

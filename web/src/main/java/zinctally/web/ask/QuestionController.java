@@ -10,10 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DuplicateKeyException;
-import org.springframework.dao.QueryTimeoutException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
-import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -23,14 +21,19 @@ import zinctally.core.question.Chart;
 import zinctally.core.question.How;
 import zinctally.core.question.Match;
 import zinctally.core.question.Reckoning;
+import zinctally.store.listing.AskListings;
+import zinctally.store.listing.Listing;
 import zinctally.store.people.Person;
 import zinctally.store.question.QuestionStore;
 import zinctally.store.question.QuestionStore.Kept;
 import zinctally.store.question.ReadyQuestions;
 import zinctally.store.question.Schedule;
 import zinctally.store.question.ScheduleStore;
+import zinctally.store.question.Subject;
+import zinctally.web.file.OnPaper;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.listing.ListingPage;
+import zinctally.web.picture.ChartPicture;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.Sees;
@@ -66,21 +69,19 @@ class QuestionController {
   }
 
   @GetMapping("/ask/questions")
-  String questions(Model model, Principal who) {
-    Sees.By by = sees.by(who);
-    List<Kept> kept = store.of(who.getName(), May.role(who).name());
-    model.addAttribute("own", kept.stream().filter(q -> q.mayChange(who.getName())).toList());
-    model.addAttribute("shared", kept.stream().filter(q -> !q.mayChange(who.getName())).toList());
+  @Nullable String questions(
+      Model model, Principal who, HttpServletRequest request, HttpServletResponse response) {
+    List<Subject> subjects = asking.subjects(sees.by(who));
+    List<String> keys = subjects.stream().map(s -> "about=" + s.key() + "&").toList();
+    model.addAttribute("subjects", subjects);
     model.addAttribute(
         "ready",
         ReadyQuestions.ALL.stream()
-            .filter(
-                r ->
-                    asking.subjects(by).stream()
-                        .anyMatch(s -> r.asked().startsWith("about=" + s.key() + "&")))
+            .filter(r -> keys.stream().anyMatch(r.asked()::startsWith))
             .toList());
-    model.addAttribute("subjects", asking.subjects(by));
-    return "ask/questions";
+    model.addAttribute("above", "ask/begin");
+    Listing kept = AskListings.questions(who.getName(), May.role(who).name());
+    return page.under("/ask/questions", kept, model, request, response);
   }
 
   /** The builder, with what is built so far and its answer. */
@@ -108,13 +109,8 @@ class QuestionController {
       HttpServletRequest request,
       HttpServletResponse response) {
     Kept kept = readable(id, who);
-    Map<String, String> typed = new LinkedHashMap<>(Asking.read(kept.asked()));
-    // what it leaves open is what the address may answer; the rest stands as it was kept
-    for (Asked open : open(typed))
-      for (String part : List.of(".a", ".b")) {
-        String answered = request.getParameter(open.name() + part);
-        if (answered != null) typed.put(open.name() + part, answered);
-      }
+    Map<String, String> typed =
+        OpenValues.answered(Asking.read(kept.asked()), request::getParameter);
     Asking.Asked asked =
         asking
             .ask(kept.name(), typed, sees.by(who))
@@ -123,54 +119,9 @@ class QuestionController {
     model.addAttribute("pinned", store.isPinned(id, who.getName()));
     model.addAttribute("schedules", schedules.of(id));
     model.addAttribute("everies", Schedule.Every.values());
-    model.addAttribute("open", open(typed).stream().map(o -> o.in(asked)).toList());
+    model.addAttribute("open", OpenValues.of(typed, asked::heading));
+    model.addAttribute(ListingPage.ON_PAPER, OnPaper.read(name -> typed.getOrDefault(name, "")));
     return shown(asked, typed, "ask/question", model, who, request, response);
-  }
-
-  /**
-   * A condition that is asked when a question is run.
-   *
-   * @param name before the names of its fields
-   * @param second whether it needs two values
-   */
-  record Asked(String name, String words, boolean second, String a, String b) {
-    Asked in(Asking.Asked asked) {
-      String column = asked.typed().kept().getOrDefault(name, "");
-      return new Asked(
-          name, BuilderView.heading(asked.subject(), column) + " " + words, second, a, b);
-    }
-  }
-
-  private static List<Asked> open(Map<String, String> typed) {
-    return typed.keySet().stream()
-        .filter(name -> name.matches("if\\.\\d+"))
-        .filter(
-            name ->
-                "?".equals(typed.get(name + ".ask"))
-                    || "?".equals(typed.get(name + ".a"))
-                    || "?".equals(typed.get(name + ".b")))
-        .map(
-            name -> {
-              Match match = match(typed.getOrDefault(name + ".test", ""));
-              return new Asked(
-                  name,
-                  match.words(),
-                  match.needs() > 1,
-                  answered(typed.get(name + ".a")),
-                  answered(typed.get(name + ".b")));
-            })
-        .toList();
-  }
-
-  private static String answered(@Nullable String value) {
-    return value == null || value.equals("?") ? "" : value;
-  }
-
-  private static Match match(String name) {
-    return Arrays.stream(Match.values())
-        .filter(m -> m.name().equals(name))
-        .findFirst()
-        .orElse(Match.HOLDS);
   }
 
   private @Nullable String shown(
@@ -194,21 +145,23 @@ class QuestionController {
     model.addAttribute("roles", Person.Role.values());
     model.addAttribute("heading", asked.answer().listing().name());
     model.addAttribute("address", asked.kept());
-    model.addAttribute(
-        "picture", picture.of(asked.question().chart(), asked.answer().listing()).orElse(null));
     page.tabs("/ask/questions", model, request);
-    return lists.show(asked.answer().listing(), template, model, request, response);
+    Listing listing = asked.answer().listing();
+    String shown = lists.show(listing, template, model, request, response);
+    if (template.equals(shown)) model.addAttribute("picture", drawn(asked, model));
+    return shown;
   }
 
-  /** A question that takes too long is given up, and says so. */
-  @ExceptionHandler(QueryTimeoutException.class)
-  String tooLong(Model model) {
-    model.addAttribute("title", "This question takes too long");
-    model.addAttribute(
-        "says",
-        "It was given up after half a minute, and nothing goes on. Ask about fewer days, or leave"
-            + " out what looks at other rows.");
-    return "ask/too-long";
+  @SuppressWarnings("unchecked")
+  private @Nullable ChartPicture drawn(Asking.Asked asked, Model model) {
+    return model.getAttribute(ListingPage.ROWS) instanceof List<?> rows
+        ? picture
+            .of(
+                asked.question().chart(),
+                asked.answer().listing(),
+                (List<Map<String, Object>>) rows)
+            .orElse(null)
+        : null;
   }
 
   // what is kept

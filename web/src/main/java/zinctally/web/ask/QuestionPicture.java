@@ -9,37 +9,31 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import zinctally.core.question.Chart;
-import zinctally.store.listing.Ask;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.Listing.Column;
 import zinctally.store.listing.Listing.Type;
-import zinctally.store.listing.ListingStore;
 import zinctally.web.picture.ChartPicture;
 import zinctally.web.picture.ChartPicture.Series;
 import zinctally.web.shell.Say;
 
-/** Draws what a question comes to: the rows of its first page, in the order of the table. */
+/** Draws what a question comes to: the rows that its page shows, in their order. */
 @Component
 class QuestionPicture {
   private static final int MOST_BARS = 40;
   private static final int MOST_LINES = 8;
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
-  private final ListingStore store;
   private final Say say;
 
-  QuestionPicture(ListingStore store, Say say) {
-    this.store = store;
+  QuestionPicture(Say say) {
     this.say = say;
   }
 
-  Optional<ChartPicture> of(Chart chart, Listing listing) {
+  Optional<ChartPicture> of(Chart chart, Listing listing, List<Map<String, Object>> rows) {
     List<Column> figures =
         listing.shown().stream().filter(c -> c.type().figure() && c.type() != Type.NUMBER).toList();
     if (figures.isEmpty())
       figures = listing.shown().stream().filter(c -> c.type().figure()).toList();
-    if (chart == Chart.NONE || figures.isEmpty()) return Optional.empty();
-    List<Map<String, Object>> rows = store.page(listing, Ask.ALL).rows();
-    if (rows.isEmpty()) return Optional.empty();
+    if (chart == Chart.NONE || figures.isEmpty() || rows.isEmpty()) return Optional.empty();
     Type type = figures.get(0).type();
     List<Column> same = figures.stream().filter(c -> c.type() == type).toList();
     return Optional.of(

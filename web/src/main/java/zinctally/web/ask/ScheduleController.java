@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.store.listing.AskListings;
 import zinctally.store.question.OutboxStore;
 import zinctally.store.question.OutboxStore.Letter;
 import zinctally.store.question.QuestionStore;
@@ -131,7 +132,7 @@ class ScheduleController {
   @Owns
   @GetMapping("/ask/outbox")
   @Nullable String letters(Model model, HttpServletRequest request, HttpServletResponse response) {
-    return page.under("/ask/outbox", OutboxStore.letters(), model, request, response);
+    return page.under("/ask/outbox", AskListings.letters(), model, request, response);
   }
 
   @GetMapping("/ask/outbox/{id}")

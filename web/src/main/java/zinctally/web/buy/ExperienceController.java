@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.store.book.SetUp;
 import zinctally.store.listing.Ask;
+import zinctally.store.listing.OrderListings;
 import zinctally.store.reorder.ReorderStore;
 import zinctally.web.listing.AreaPage;
 import zinctally.web.listing.ListingPage;
@@ -35,14 +36,14 @@ class ExperienceController {
   @Nullable String show(Model model, HttpServletRequest request, HttpServletResponse response) {
     reorder.today();
     model.addAttribute("above", "buy/experience");
-    return page.under("/buy/experience", ReorderStore.advice(), model, request, response);
+    return page.under("/buy/experience", OrderListings.fromExperience(), model, request, response);
   }
 
   /** Takes over what the list shows. */
   @SetsUp
   @PostMapping("/buy/experience")
   String takeOver(HttpServletRequest request, Principal who, RedirectAttributes after) {
-    Ask ask = lists.ask(ReorderStore.advice(), request);
+    Ask ask = lists.ask(OrderListings.fromExperience(), request);
     int taken = setUp.alone(() -> reorder.takeOver(ask, who.getName()));
     after.addFlashAttribute(
         "told",

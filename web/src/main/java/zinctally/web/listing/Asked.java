@@ -7,6 +7,8 @@ import java.time.LocalDateTime;
 import java.util.Objects;
 import java.util.Optional;
 import org.springframework.ui.Model;
+import zinctally.core.papers.read.Days;
+import zinctally.core.statement.BookYear;
 import zinctally.web.shell.AtDate;
 import zinctally.web.shell.DaySpan;
 import zinctally.web.shell.KnownAt;
@@ -32,6 +34,11 @@ public record Asked(HttpServletRequest request, Model model, Clock clock) {
     if (!model.containsAttribute(DAYS))
       model.addAttribute(DAYS, DaySpan.read(text("from"), text("to"), usualFrom, today(), model));
     return (DaySpan) Objects.requireNonNull(model.getAttribute(DAYS));
+  }
+
+  /** The days asked for; by default those from the beginning of the year that the last is in. */
+  public DaySpan days(BookYear year) {
+    return days(year.start(Days.read(text("to"), today(), today()).orElse(today())));
   }
 
   /** The moment up to which entries count; empty for all that is known now. */

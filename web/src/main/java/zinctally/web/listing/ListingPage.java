@@ -38,6 +38,12 @@ public class ListingPage {
   /** In the model of a page whose columns and order are its own, whatever a person chose. */
   public static final String OWN_ORDER = "ownOrder";
 
+  /** In the model: how a file is printed where the address does not say so. */
+  public static final String ON_PAPER = "onPaper";
+
+  /** In the model of a page that shows a list: its rows as they came, for who draws them. */
+  public static final String ROWS = "rowsOfPage";
+
   private static final Set<String> OWN =
       Set.of("after", "as", TURN, ListChoices.KEEP, ListChoices.SHOWN);
 
@@ -200,7 +206,9 @@ public class ListingPage {
           model,
           request,
           response);
-    model.addAttribute("list", view(whole, listing, ask, narrowing, request));
+    Page page = store.page(listing, ask);
+    model.addAttribute(ROWS, page.rows());
+    model.addAttribute("list", view(whole, listing, page, ask, narrowing, request));
     if (request.getHeader("HX-Request") == null) return template;
     if (!ask.after().isEmpty()) return "listing/table :: rows";
     model.addAttribute("partly", true);
@@ -239,7 +247,7 @@ public class ListingPage {
             0,
             about.name() + " as " + as,
             String.join(". ", about.facts()));
-        files.send(as, listing, ask, about, OnPaper.read(request), response);
+        files.send(as, listing, ask, about, onPaper(model, request), response);
       } finally {
         turns.done();
       }
@@ -247,6 +255,10 @@ public class ListingPage {
     } catch (IOException broken) {
       throw new UncheckedIOException(broken);
     }
+  }
+
+  private static OnPaper onPaper(Model model, HttpServletRequest request) {
+    return model.getAttribute(ON_PAPER) instanceof OnPaper kept ? kept : OnPaper.read(request);
   }
 
   private static List<String> said(ListingFiles.About about) {
@@ -270,8 +282,12 @@ public class ListingPage {
   }
 
   private View view(
-      Listing whole, Listing listing, Ask ask, Narrowing narrowing, HttpServletRequest request) {
-    Page page = store.page(listing, ask);
+      Listing whole,
+      Listing listing,
+      Page page,
+      Ask ask,
+      Narrowing narrowing,
+      HttpServletRequest request) {
     Address here = Address.of(request, OWN);
     String sort = ask.sort().isEmpty() ? listing.sort() : ask.sort();
     List<Head> heads =

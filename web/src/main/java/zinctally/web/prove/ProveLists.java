@@ -99,12 +99,12 @@ class ProveLists {
   }
 
   private static Listing trialBalance(Asked asked, LayoutStore layouts) {
-    DaySpan days = asked.days(layouts.year().start(asked.today()));
+    DaySpan days = asked.days(layouts.year());
     return StatementListings.trialBalance(days.from(), days.to(), asked.known());
   }
 
   private static Listing since(Asked asked, LayoutStore layouts) {
-    DaySpan days = asked.days(layouts.year().start(asked.today()));
+    DaySpan days = asked.days(layouts.year());
     return StatementListings.since(
         asked.known().orElse(asked.today().minusDays(7).atStartOfDay()), days.from(), days.to());
   }

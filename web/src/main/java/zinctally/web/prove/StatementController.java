@@ -17,7 +17,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import zinctally.core.papers.read.Days;
 import zinctally.core.statement.Beside;
 import zinctally.core.statement.BookYear;
 import zinctally.core.statement.Column;
@@ -33,6 +32,7 @@ import zinctally.store.statement.LayoutStore;
 import zinctally.web.file.Download;
 import zinctally.web.file.OnPaper;
 import zinctally.web.listing.Address;
+import zinctally.web.listing.Asked;
 import zinctally.web.listing.HandedOut;
 import zinctally.web.shell.AtDate;
 import zinctally.web.shell.DaySpan;
@@ -105,11 +105,7 @@ class StatementController {
       HttpServletRequest request,
       HttpServletResponse response)
       throws IOException {
-    LocalDate today = LocalDate.now(clock);
-    String to = text(request, "to");
-    LocalDate usual = layouts.year().start(Days.read(to, today, today).orElse(today));
-    DaySpan days = DaySpan.read(text(request, "from"), to, usual, today, model);
-    model.addAttribute("days", days);
+    DaySpan days = new Asked(request, model, clock).days(layouts.year());
     return show(
         kind,
         days.from(),
@@ -159,15 +155,18 @@ class StatementController {
     model.addAttribute("besides", Beside.values());
     model.addAttribute(KNOWN, known.orElse(null));
     model.addAttribute("knownTyped", text(request, KNOWN));
-    model.addAttribute("since", known.map(k -> since(k, from, to, flows)).orElse(null));
+    model.addAttribute(
+        "since", known.map(k -> since(k, flows ? from : books.book().cutOver(), to)).orElse(null));
     return "prove/statement";
   }
 
   /** What was entered since a moment and changes figures of these days. */
-  private static String since(LocalDateTime known, LocalDate from, LocalDate to, boolean flows) {
-    Address address = new Address("/prove/since", Map.of()).with(KNOWN, Known.said(known));
-    if (flows) address = address.with("from", from.toString());
-    return address.with("to", to.toString()).toString();
+  private static String since(LocalDateTime known, LocalDate from, LocalDate to) {
+    return new Address("/prove/since", Map.of())
+        .with(KNOWN, Known.said(known))
+        .with("from", from.toString())
+        .with("to", to.toString())
+        .toString();
   }
 
   /** As it was known, with what is known now beside it when nothing else is. */
