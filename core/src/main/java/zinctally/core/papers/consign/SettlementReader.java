@@ -116,11 +116,15 @@ public final class SettlementReader {
       row.fault("quantity", "Write 0 where only an amount is put right.");
     TaxRate rate = row.rate();
     row.facts(item, quantity, null);
-    if (quantity == null || who == null || !row.sound()) return Optional.empty();
+    if (quantity == null || who == null || date == null || !row.sound()) return Optional.empty();
     List<Flow.Portion> of = sold(row, item, quantity.quantity().micros());
     long agreed = of.stream().mapToLong(Flow.Portion::value).sum();
     row.beside("owed", in.say(agreed));
     Long net = row.cell("amount").isEmpty() ? Long.valueOf(agreed) : amount(row);
+    if (net != null && net < 0 && quantity.quantity().signum() > 0)
+      row.fault(
+          "amount",
+          "What was sold is settled at 0 or more; a supplier's credit is a paper of its own.");
     row.amounting(net);
     if (net != null && net != agreed && row.sound()) apart(row, item, of, net - agreed);
     return Optional.of(new Typed(row, item, quantity, of, net, rate));
@@ -159,7 +163,7 @@ public final class SettlementReader {
     long there = 0;
     for (Awaited sold : in.book.awaited(Awaits.CONSIGNED_SOLD, who.id(), item.id())) {
       if (!number.isEmpty() && !sold.number().equalsIgnoreCase(number)) continue;
-      if (date != null && date.isBefore(sold.date())) continue;
+      if (date.isBefore(sold.date())) continue;
       long open = sold.openQuantity() - quantities.getOrDefault(sold.id(), 0L);
       there += Math.max(0, open);
       boolean rest = open == 0 && micros == 0;

@@ -307,6 +307,7 @@ class ConsignReadersTest {
           HIVE | -1 | | Write 0 where only an amount is put right.
           HIVE | 0 | | and no amount is left to be put right.
           EX | 1 | 5 | Nothing is owed for what of The ex was lost
+          HIVE | 1 | -5 | What was sold is settled at 0 or more
           """)
   void what_is_wrong_with_a_settlement(String item, String many, String amount, String says) {
     owed(3, "INV-1", HIVE, 2, 2000, 905);
@@ -322,6 +323,9 @@ class ConsignReadersTest {
     owed(3, "INV-1", HIVE, 2, 2000, 905);
     assertThat(book.faults(settles("item", "HIVE", "quantity", "1").with("date", "2026-11-09")))
         .anyMatch(f -> f.contains("0 of The hive"));
+    assertThat(book.faults(settles("item", "HIVE", "quantity", "1").with("date", "someday")))
+        .anyMatch(f -> f.contains("someday"))
+        .noneMatch(f -> f.contains("null") || f.contains("were sold by"));
   }
 
   @Test
