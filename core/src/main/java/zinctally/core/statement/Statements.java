@@ -84,11 +84,6 @@ public final class Statements {
     return lines.statement("Cash flow");
   }
 
-  /** What stood on the accounts of money at the end; the cash flow comes to the same. */
-  public Money cash(Column column) {
-    return layout.money().stream().map(a -> at(a, column)).reduce(Money.ZERO, Money::plus);
-  }
-
   private Money cashBefore(Column column) {
     Money before = Money.ZERO;
     for (Account a : layout.money()) before = before.plus(at(a, column)).minus(flow(a, column));
