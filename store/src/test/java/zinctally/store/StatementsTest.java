@@ -282,6 +282,11 @@ class StatementsTest extends OneBookTest {
     Section turned =
         new Section(current.id(), Part.ASSETS, stock.id(), current.name(), Activity.OPERATING, "");
     assertThatThrownBy(() -> layouts.save(turned, 1)).hasMessageContaining("under itself");
+    assertThatThrownBy(
+            () ->
+                layouts.save(
+                    new Section(stock.id(), Part.CLAIMS, 0, "Stock", Activity.OPERATING, ""), 1))
+        .hasMessageContaining("stays there");
     assertThatThrownBy(() -> layouts.remove(stock)).hasMessageContaining("put them elsewhere");
     assertThatThrownBy(
             () -> layouts.save(new Section(0, Part.ASSETS, 0, "stock", Activity.OPERATING, ""), 1))

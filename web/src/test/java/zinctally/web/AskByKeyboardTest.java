@@ -88,8 +88,11 @@ class AskByKeyboardTest extends OwnBookTest {
     page.focus("[name=to]");
     page.keyboard().press("Enter");
     page.waitForSelector("text=To whom?");
-    page.focus("[name=to]");
-    page.keyboard().type("office@wickmere.example");
+    page.fill("[name=to]", "office");
+    page.keyboard().press("Enter");
+    page.waitForSelector("text=\"office\" is no address");
+    page.waitForCondition(() -> page.inputValue("[name=to]").equals("office"));
+    page.fill("[name=to]", "office@wickmere.example");
     page.keyboard().press("Enter");
     page.waitForSelector("text=every Monday 07:00");
     page.click("text=Pin it to the Day page");

@@ -93,6 +93,16 @@ public class LayoutStore {
               + " in "
               + section.part().words()
               + " already.");
+    Optional<Section> elsewhere =
+        all.stream().filter(s -> s.id() == section.id() && s.part() != section.part()).findFirst();
+    if (elsewhere.isPresent())
+      throw new Wrong(
+          section.name()
+              + " stands in "
+              + elsewhere.get().part().words()
+              + " and stays there; make another one in "
+              + section.part().words()
+              + ".");
     notInItself(section, all);
     Long parent = section.parent() == 0 ? null : section.parent();
     if (section.id() == 0)

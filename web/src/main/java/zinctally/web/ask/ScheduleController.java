@@ -76,7 +76,6 @@ class ScheduleController {
     String wrong = wrong(addresses, at.isPresent(), when.isPresent(), time, day, form);
     if (!wrong.isEmpty()) {
       after.addFlashAttribute("wrong", wrong);
-      after.addFlashAttribute("sendTo", to);
       return "redirect:/ask/question/" + id;
     }
     schedules.add(new Planned(0, id, when.orElseThrow(), form, addresses, who.getName()));
