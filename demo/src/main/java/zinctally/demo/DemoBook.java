@@ -39,6 +39,7 @@ public class DemoBook {
   private final DemoMaking making;
   private final DemoMending mending;
   private final DemoConsigning consigning;
+  private final DemoTax tax;
 
   DemoBook(
       DraftStore drafts,
@@ -48,6 +49,7 @@ public class DemoBook {
       DemoMaking making,
       DemoMending mending,
       DemoConsigning consigning,
+      DemoTax tax,
       DemoChanges changes,
       DemoBuying buying,
       DemoTrade trade,
@@ -59,6 +61,7 @@ public class DemoBook {
     this.making = making;
     this.mending = mending;
     this.consigning = consigning;
+    this.tax = tax;
     this.changes = changes;
     this.buying = buying;
     this.trade = trade;
@@ -77,6 +80,7 @@ public class DemoBook {
         mending.day(day);
         consigning.day(day);
         counts.day(day);
+        tax.day(day);
       }
     begin(
         PaperKind.BILL,

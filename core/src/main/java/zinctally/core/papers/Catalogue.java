@@ -23,6 +23,8 @@ import zinctally.core.papers.flow.Traded;
 import zinctally.core.papers.money.OpenItem;
 import zinctally.core.papers.stock.Reason;
 import zinctally.core.papers.stock.StartTracking;
+import zinctally.core.papers.tax.TaxBoxes;
+import zinctally.core.papers.tax.TaxDue;
 import zinctally.core.papers.trade.Tender;
 
 /**
@@ -90,6 +92,16 @@ public interface Catalogue {
   Optional<ItemGroup> group(String name);
 
   Optional<TaxRate> taxRate(String code);
+
+  /** The boxes of the tax return. */
+  TaxBoxes taxBoxes();
+
+  /**
+   * What no tax return has declared yet up to a day, by account and rate.
+   *
+   * @param from what is of earlier days is late
+   */
+  List<TaxDue> taxDue(LocalDate from, LocalDate to);
 
   Optional<Reason> reason(String name);
 

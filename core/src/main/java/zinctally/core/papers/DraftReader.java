@@ -29,6 +29,7 @@ import zinctally.core.papers.stock.AdjustmentReader;
 import zinctally.core.papers.stock.RecostingReader;
 import zinctally.core.papers.stock.StartTrackingReader;
 import zinctally.core.papers.stock.WriteDownReader;
+import zinctally.core.papers.tax.TaxReturnReader;
 import zinctally.core.papers.trade.CounterReader;
 import zinctally.core.papers.trade.TradeReader;
 
@@ -74,6 +75,7 @@ public final class DraftReader {
       case SUPPLIER_PAYMENT, CUSTOMER_PAYMENT -> PaymentReader.payment(reader);
       case RECOSTING -> RecostingReader.recosting(reader);
       case JOURNAL -> AccountRowsReader.journal(reader);
+      case TAX_RETURN -> TaxReturnReader.taxReturn(reader);
       case OPENING_BALANCES -> AccountRowsReader.openingBalances(reader);
       case OPENING_PARTIES -> OpeningPartiesReader.openingParties(reader);
       case OPENING_STOCK ->

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.plan.Plan;
+import zinctally.core.papers.tax.Taxed;
 
 /** A paper that has been read and found sound. Amounts are minor units. */
 public interface Paper {
@@ -85,6 +86,11 @@ public interface Paper {
 
   /** What of it goes further than its writer may; empty for a paper that nobody is held by. */
   default List<Fault> beyond(Allowed allowed, Catalogue book) {
+    return List.of();
+  }
+
+  /** What it sells or buys at each rate of tax; empty for a paper that does neither. */
+  default List<Taxed> taxed() {
     return List.of();
   }
 

@@ -11,6 +11,7 @@ import static zinctally.core.papers.PaperKind.Trait.CHANGES_ITEMS;
 import static zinctally.core.papers.PaperKind.Trait.COUNTED;
 import static zinctally.core.papers.PaperKind.Trait.COUNTER;
 import static zinctally.core.papers.PaperKind.Trait.CREDITS;
+import static zinctally.core.papers.PaperKind.Trait.DECLARES;
 import static zinctally.core.papers.PaperKind.Trait.HANDED;
 import static zinctally.core.papers.PaperKind.Trait.LABELLED;
 import static zinctally.core.papers.PaperKind.Trait.MAKES;
@@ -248,7 +249,8 @@ public enum PaperKind {
   WRITE_DOWN("Write-down", "WD", "w", "handle", "net realisable value impairment"),
   START_TRACKING("Start of tracking", "ST", "", "goods", "keep in stock", CHANGES_ITEMS),
   RECOSTING("Recosting", "RK", "", "prove", "put right", STAYS, MENDS),
-  JOURNAL("Journal by hand", "J", "j", "prove", "manual entry ledger correction", BY_HAND);
+  JOURNAL("Journal by hand", "J", "j", "prove", "manual entry ledger correction", BY_HAND),
+  TAX_RETURN("Tax return", "TR", "", "prove", "vat settle office declare", DECLARES, ASKS_OF_PARTY);
 
   private final String words;
   private final String prefix;
@@ -310,6 +312,8 @@ public enum PaperKind {
     BY_HAND,
     /** It pays out what is owed for consigned goods, and is owed as a bill. */
     SETTLES,
+    /** It declares tax, and is owed to the office as a bill to its supplier. */
+    DECLARES,
     /** Money changes hands with it alone. */
     PAYS,
     /** What comes with it gets labels of ours, and pieces can have prices of their own. */
@@ -335,6 +339,11 @@ public enum PaperKind {
   /** Whether it has a trait. */
   public boolean is(Trait trait) {
     return traits.contains(trait);
+  }
+
+  /** Whether no posting may run beside its own: it reads or changes what all others rely on. */
+  public boolean alone() {
+    return is(CHANGES_ITEMS) || is(DECLARES);
   }
 
   public String words() {
@@ -368,6 +377,7 @@ public enum PaperKind {
 
   /** Whom it is from or for; empty for a paper of no single party. */
   public Optional<Party.Kind> side() {
+    if (is(DECLARES)) return Optional.of(Party.Kind.SUPPLIER);
     return switch (area) {
       case "buy" -> Optional.of(Party.Kind.SUPPLIER);
       case "sell" -> Optional.of(Party.Kind.CUSTOMER);

@@ -32,6 +32,8 @@ import zinctally.core.papers.money.OpenItem;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.stock.Reason;
 import zinctally.core.papers.stock.StartTracking;
+import zinctally.core.papers.tax.TaxBoxes;
+import zinctally.core.papers.tax.TaxDue;
 import zinctally.core.papers.trade.Tender;
 import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
@@ -73,6 +75,8 @@ public final class SmallBook implements Catalogue {
   public final Map<String, String> numbersOfTheirs = new HashMap<>();
   public final Map<Long, Allowed.ListPrice> listed = new HashMap<>();
   public final List<Consigned> consigned = new ArrayList<>();
+  public final List<TaxDue> taxDue = new ArrayList<>();
+  public TaxBoxes taxBoxes = new TaxBoxes(List.of());
   public @Nullable Terms terms;
   public long onHand;
   public @Nullable BigDecimal piecePrice;
@@ -244,6 +248,16 @@ public final class SmallBook implements Catalogue {
   @Override
   public Optional<Place> wentTo(String paperNumber) {
     return Optional.ofNullable(went.get(paperNumber));
+  }
+
+  @Override
+  public TaxBoxes taxBoxes() {
+    return taxBoxes;
+  }
+
+  @Override
+  public List<TaxDue> taxDue(LocalDate from, LocalDate to) {
+    return taxDue;
   }
 
   @Override

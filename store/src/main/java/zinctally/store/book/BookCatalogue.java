@@ -32,6 +32,8 @@ import zinctally.core.papers.flow.Traded;
 import zinctally.core.papers.money.OpenItem;
 import zinctally.core.papers.stock.Reason;
 import zinctally.core.papers.stock.StartTracking;
+import zinctally.core.papers.tax.TaxBoxes;
+import zinctally.core.papers.tax.TaxDue;
 import zinctally.core.papers.trade.Tender;
 import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
@@ -62,6 +64,7 @@ public final class BookCatalogue implements Catalogue {
   private final TradedLookup traded;
   private final RecipeLookup recipes;
   private final ConsignLookup consigned;
+  private final TaxLookup taxes;
   private final GroupStore.Tree groups;
 
   BookCatalogue(
@@ -95,6 +98,7 @@ public final class BookCatalogue implements Catalogue {
     this.traded = new TradedLookup(sql, amends, items::of, earlier);
     this.recipes = new RecipeLookup(sql, amends);
     this.consigned = new ConsignLookup(sql, amends, places);
+    this.taxes = new TaxLookup(sql, amends);
     this.groups = tree;
   }
 
@@ -316,6 +320,26 @@ public final class BookCatalogue implements Catalogue {
   @Override
   public Optional<TaxRate> taxRate(String code) {
     return named.taxRate(code);
+  }
+
+  @Override
+  public TaxBoxes taxBoxes() {
+    return taxes.boxes();
+  }
+
+  @Override
+  public List<TaxDue> taxDue(LocalDate from, LocalDate to) {
+    return taxes.due(from, to);
+  }
+
+  /** Accounts of sales tax and of purchase tax, in use or not. */
+  public List<Account> taxAccounts() {
+    return named.taxAccounts();
+  }
+
+  /** Whether a rate of tax has this code, in use or not. */
+  public boolean isRate(String code) {
+    return named.isRate(code);
   }
 
   @Override

@@ -3,6 +3,7 @@ package zinctally.store.book;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -22,22 +23,25 @@ final class NamedLookup {
   private final JdbcClient sql;
   private final List<Account> accounts;
   private final Map<String, TaxRate> rates = new HashMap<>();
+  private final Set<String> rateCodes = new HashSet<>();
   private final Map<String, Reason> reasons = new HashMap<>();
 
   NamedLookup(JdbcClient sql, List<Account> accounts) {
     this.sql = sql;
     this.accounts = accounts;
-    sql.sql("select id, code, name, percent from tax_rate where active")
-        .query(
-            (row, n) ->
-                new TaxRate(
-                    row.getLong(1), row.getString(2), row.getString(3), row.getBigDecimal(4)))
-        .list()
-        .forEach(r -> rates.put(key(r.code()), r));
+    sql.sql("select id, code, name, percent, active from tax_rate").query(this::addRate);
     sql.sql("select id, name, account_id from reason where active")
         .query((row, n) -> new Reason(row.getLong(1), row.getString(2), row.getLong(3)))
         .list()
         .forEach(r -> reasons.put(key(r.name()), r));
+  }
+
+  private void addRate(ResultSet row) throws SQLException {
+    String code = row.getString(2);
+    rateCodes.add(code);
+    if (row.getBoolean(5))
+      rates.put(
+          key(code), new TaxRate(row.getLong(1), code, row.getString(3), row.getBigDecimal(4)));
   }
 
   private static String key(String typed) {
@@ -50,6 +54,18 @@ final class NamedLookup {
         .filter(a -> a.role() == Role.STOCK)
         .map(Account::id)
         .collect(Collectors.toSet());
+  }
+
+  /** Accounts of sales tax and of purchase tax, in use or not. */
+  List<Account> taxAccounts() {
+    return accounts.stream()
+        .filter(a -> a.role() == Role.SALES_TAX || a.role() == Role.PURCHASE_TAX)
+        .toList();
+  }
+
+  /** Whether a rate of tax has this code, in use or not. */
+  boolean isRate(String code) {
+    return rateCodes.contains(code);
   }
 
   /** The rate of a row with the columns rate, code, name and percent; null for none. */

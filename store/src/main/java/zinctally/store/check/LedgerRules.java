@@ -105,5 +105,37 @@ final class LedgerRules {
                 select l.item_id, l.date, 0, l.amount from account c
                 join journal_line l on l.account_id = c.id
                 where c.role = 'COST_OF_GOODS_SOLD' and l.item_id <> 0) t
-              group by item_id, day having a <> b"""));
+              group by item_id, day having a <> b"""),
+          new Rule(
+              "tax by day and rate is what the lines of tax accounts bear",
+              "select count(*) from tax_entry",
+              """
+              select concat('account ', account_id, ', ', day) as name, sum(said) as a, sum(ledger) as b
+              from (
+                select account_id, date as day, if(side = 'SALES_TAX', -tax, tax) as said, 0 as ledger
+                from tax_entry
+                union all
+                select l.account_id, l.date, 0, l.amount from account a
+                join journal_line l on l.account_id = a.id
+                join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
+                join paper_kind k on k.kind = p.kind and not k.opening and not k.declares
+                where a.role in ('SALES_TAX', 'PURCHASE_TAX')) t
+              group by account_id, day having a <> b"""),
+          new Rule(
+              "a voided paper bears no tax and nothing that is taxed",
+              "select count(*) from paper where state = 'VOID'",
+              """
+              select concat(p.number, ', ', e.side, ', ', e.rate) as name, sum(e.base) as a, 0 as b,
+                sum(e.tax) as tax
+              from paper p join tax_entry e on e.paper_id = p.id where p.state = 'VOID'
+              group by p.id, e.side, e.rate having a <> 0 or tax <> 0"""),
+          new Rule(
+              "a tax return settles what it declares",
+              "select count(*) from paper p join paper_kind k on k.kind = p.kind and k.declares",
+              """
+              select p.number as name, if(p.state = 'VOID', 0, p.total) as a,
+                coalesce(sum(if(e.side = 'SALES_TAX', e.tax, -e.tax)), 0) as b
+              from paper p join paper_kind k on k.kind = p.kind and k.declares
+              left join tax_entry e on e.return_id = p.id
+              group by p.id having a <> b"""));
 }

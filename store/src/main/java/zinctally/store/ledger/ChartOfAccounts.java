@@ -12,6 +12,7 @@ import zinctally.core.ledger.Account;
 import zinctally.core.ledger.AccountKind;
 import zinctally.core.ledger.Role;
 import zinctally.core.papers.opening.Sheet;
+import zinctally.store.NotKept;
 
 /** Changes to the chart of accounts, kept such that every role the book needs is filled once. */
 @Service
@@ -22,29 +23,22 @@ public class ChartOfAccounts {
     this.accounts = accounts;
   }
 
-  /** A change that cannot be made; the message is a sentence for people. */
-  public static final class Wrong extends Exception {
-    Wrong(String message) {
-      super(message);
-    }
-  }
-
   /** Makes an account (id zero) or changes one. */
-  @Transactional(rollbackFor = Wrong.class)
-  public void save(Account account) throws Wrong {
+  @Transactional
+  public void save(Account account) {
     List<Account> all = accounts.all();
     if (account.code().isEmpty() || account.code().length() > 20)
-      throw new Wrong("An account needs a code of at most 20 letters.");
+      throw new NotKept("An account needs a code of at most 20 letters.");
     if (account.name().isEmpty() || account.name().length() > 120)
-      throw new Wrong("An account needs a name of at most 120 letters.");
+      throw new NotKept("An account needs a name of at most 120 letters.");
     Optional<Account> same =
         all.stream()
             .filter(a -> a.code().equalsIgnoreCase(account.code()) && a.id() != account.id())
             .findFirst();
     if (same.isPresent())
-      throw new Wrong(account.code() + " is the code of " + same.get().name() + " already.");
+      throw new NotKept(account.code() + " is the code of " + same.get().name() + " already.");
     if (account.role() != Role.NONE && account.kind() != account.role().kind())
-      throw new Wrong(
+      throw new NotKept(
           "An account for "
               + account.role().words()
               + " is of the kind "
@@ -61,20 +55,21 @@ public class ChartOfAccounts {
         all.stream()
             .filter(a -> a.id() == account.id())
             .findFirst()
-            .orElseThrow(() -> new Wrong("This account is no longer there."));
+            .orElseThrow(() -> new NotKept("This account is no longer there."));
     if (before.role() != account.role() || (before.active() && !account.active())) {
       if (before.role() != Role.NONE && onlyOne(all, before))
-        throw new Wrong(
+        throw new NotKept(
             before.label()
                 + " is the book's only account for "
                 + before.role().words()
                 + "; it stays.");
       if (before.role() != account.role() && accounts.used(account.id()))
-        throw new Wrong(before.label() + " is in use; what it is for stays.");
+        throw new NotKept(before.label() + " is in use; what it is for stays.");
       single(all, account);
     }
     if (before.kind() != account.kind() && accounts.used(account.id()))
-      throw new Wrong(before.label() + " is in use; its kind stays " + before.kind().words() + ".");
+      throw new NotKept(
+          before.label() + " is in use; its kind stays " + before.kind().words() + ".");
     accounts.change(account);
   }
 
@@ -84,7 +79,7 @@ public class ChartOfAccounts {
   }
 
   /** All roles but stock, money and none are filled by one account each. */
-  private static void single(List<Account> all, Account account) throws Wrong {
+  private static void single(List<Account> all, Account account) {
     Role role = account.role();
     if (role == Role.NONE
         || role == Role.STOCK
@@ -96,7 +91,7 @@ public class ChartOfAccounts {
             .filter(a -> a.role() == role && a.id() != account.id() && a.active())
             .findFirst();
     if (other.isPresent())
-      throw new Wrong(
+      throw new NotKept(
           role.words() + " is kept on " + other.get().label() + "; there is one such account.");
   }
 
@@ -108,8 +103,8 @@ public class ChartOfAccounts {
    *     book can do without
    * @return how many accounts the chart has then
    */
-  @Transactional(rollbackFor = Wrong.class)
-  public int take(Sheet sheet, boolean replace) throws Wrong {
+  @Transactional
+  public int take(Sheet sheet, boolean replace) {
     List<String> heads =
         sheet.headings().stream().map(h -> h.strip().toLowerCase(Locale.ROOT)).toList();
     int code = heads.indexOf("code");
@@ -117,7 +112,8 @@ public class ChartOfAccounts {
     int kind = heads.indexOf("kind");
     int role = heads.indexOf("role");
     if (code < 0 || name < 0 || kind < 0)
-      throw new Wrong("The first row must hold the headings code, name and kind; role may follow.");
+      throw new NotKept(
+          "The first row must hold the headings code, name and kind; role may follow.");
     Set<String> seen = new HashSet<>();
     List<String> wrong = new ArrayList<>();
     int row = 1;
@@ -126,7 +122,7 @@ public class ChartOfAccounts {
       try {
         String typedCode = cell(cells, code);
         if (!seen.add(typedCode.toLowerCase(Locale.ROOT)))
-          throw new Wrong(typedCode + " stands here twice.");
+          throw new NotKept(typedCode + " stands here twice.");
         AccountKind typedKind = kind(cell(cells, kind));
         Optional<Account> known =
             accounts.all().stream().filter(a -> a.code().equalsIgnoreCase(typedCode)).findFirst();
@@ -140,12 +136,12 @@ public class ChartOfAccounts {
                 typedKind,
                 typedRole,
                 true));
-      } catch (Wrong fault) {
+      } catch (NotKept fault) {
         wrong.add("Row " + row + ": " + fault.getMessage());
       }
     }
     if (!wrong.isEmpty())
-      throw new Wrong(
+      throw new NotKept(
           "Nothing was taken. "
               + String.join(" ", wrong.subList(0, Math.min(10, wrong.size())))
               + (wrong.size() > 10 ? " And " + (wrong.size() - 10) + " more." : ""));
@@ -163,17 +159,17 @@ public class ChartOfAccounts {
     return at < cells.size() ? cells.get(at).strip() : "";
   }
 
-  private static AccountKind kind(String typed) throws Wrong {
+  private static AccountKind kind(String typed) {
     for (AccountKind kind : AccountKind.values())
       if (kind.words().equalsIgnoreCase(typed)) return kind;
-    throw new Wrong(
+    throw new NotKept(
         "\"" + typed + "\" is no kind; use asset, liability, equity, income or expense.");
   }
 
-  private static Role role(String typed) throws Wrong {
+  private static Role role(String typed) {
     if (typed.isEmpty()) return Role.NONE;
     for (Role role : Role.values())
       if (role.words().equalsIgnoreCase(typed) || role.name().equalsIgnoreCase(typed)) return role;
-    throw new Wrong("\"" + typed + "\" is no role an account can have.");
+    throw new NotKept("\"" + typed + "\" is no role an account can have.");
   }
 }

@@ -7,47 +7,21 @@ import static zinctally.store.listing.Listing.Type.NUMBER;
 import static zinctally.store.listing.Listing.Type.TEXT;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.tax.TaxBox;
 import zinctally.store.listing.Listing.Column;
 
 /** Tax by period and rate, and the papers behind it; its sums are those of the tax accounts. */
 public final class TaxListings {
   private TaxListings() {}
 
-  /**
-   * What each paper bears of a rate: its base from its lines, its tax from the ledger; lines
-   * without a rate stand under (none), so that the bases of sales add up to what was sold. A voided
-   * paper is taken off on the day it was voided.
-   */
-  private static final String PARTS =
-      """
-      (select j.paper_id, l.date as day, a.role,
-         if(k.by_hand, 'by hand', l.memo) as rate,
-         if(k.head_taxed, if(j.reverses, -p.net, p.net), 0) as base, l.amount as tax
-       from account a join journal_line l on l.account_id = a.id and l.date between :from and :to
-       join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
-       join paper_kind k on k.kind = p.kind where a.role in ('SALES_TAX', 'PURCHASE_TAX')
-       union all
-       select p.id, p.date, k.tax_role, coalesce(t.code, '(none)'), k.tax_sign * l.net, 0
-       from paper p join paper_kind k on k.kind = p.kind and k.tax_role <> ''
-       join paper_line l on l.paper_id = p.id and l.version = p.version
-         and (l.tax_rate_id is not null or l.net <> 0)
-       left join tax_rate t on t.id = l.tax_rate_id
-       where p.date between :from and :to
-       union all
-       select p.id, v.day, k.tax_role, coalesce(t.code, '(none)'), -k.tax_sign * l.net, 0
-       from (select paper_id, max(date) as day from journal where reverses group by paper_id) v
-       join paper p on p.id = v.paper_id and p.state = 'VOID'
-       join paper_kind k on k.kind = p.kind and k.tax_role <> ''
-       join paper_line l on l.paper_id = p.id and l.version = p.version
-         and (l.tax_rate_id is not null or l.net <> 0)
-       left join tax_rate t on t.id = l.tax_rate_id
-       where v.day between :from and :to) x
-      left join tax_rate r on r.code = x.rate""";
-
-  private static final String SIDE = "if(x.role = 'SALES_TAX', 'sales', 'purchases')";
-  private static final String SIGN = "if(x.role = 'SALES_TAX', -1, 1)";
+  private static final String SIDE = "if(e.side = 'SALES_TAX', 'sales', 'purchases')";
+  private static final String RATE = "if(e.rate = '', '(none)', e.rate)";
+  private static final String OF_DAYS = " from tax_entry e where e.date between :from and :to";
 
   /** Base and tax by rate in some days, both ends with them. */
   public static Listing byRate(LocalDate from, LocalDate to) {
@@ -55,20 +29,18 @@ public final class TaxListings {
         "Tax",
         "(select "
             + SIDE
-            + " as side, x.rate, max(r.name) as name, max(r.percent) as percent, sum("
-            + SIGN
-            + " * x.base) as base, sum("
-            + SIGN
-            + " * x.tax) as tax, count(distinct x.paper_id) as papers from "
-            + PARTS
-            + " group by 1, 2) t where true",
+            + " as side, "
+            + RATE
+            + " as rate, sum(e.base) as base, sum(e.tax) as tax, count(distinct e.paper_id) as papers"
+            + OF_DAYS
+            + " group by 1, 2) t left join tax_rate r on r.code = t.rate where true",
         Map.of("from", from, "to", to),
         List.of(
             new Column("side", "On", "t.side", TEXT),
             new Column(
                 "rate", "Rate", "t.rate", TEXT, "/prove/tax/papers?filter={rate}" + days(from, to)),
-            new Column("name", "Name", "t.name", TEXT),
-            new Column("percent", "Percent", "cast(t.percent as decimal(7,2))", NUMBER),
+            new Column("name", "Name", "r.name", TEXT),
+            new Column("percent", "Percent", "cast(r.percent as decimal(7,2))", NUMBER),
             new Column("base", "Without tax", "t.base", MONEY),
             new Column(
                 "tax", "Tax", "t.tax", MONEY, "/prove/tax/papers?filter={rate}" + days(from, to)),
@@ -82,18 +54,77 @@ public final class TaxListings {
     return "&from=" + from + "&to=" + to;
   }
 
+  /** Tax returns. */
+  public static Listing returns() {
+    return Papers.list(
+        "Tax returns",
+        "No tax return yet.",
+        List.of(
+            Papers.supplier(),
+            new Column(
+                "from",
+                "From",
+                "(select from_day from tax_return t where t.paper_id = p.id)",
+                DATE),
+            new Column(
+                "to", "To", "(select to_day from tax_return t where t.paper_id = p.id)", DATE),
+            Papers.due(),
+            Papers.total("To pay"),
+            Papers.open("Still open"),
+            Papers.state()),
+        PaperKind.TAX_RETURN);
+  }
+
+  /**
+   * What a box of a return counts, paper by paper.
+   *
+   * @param returned the paper of the return; empty for what waits up to a day
+   * @param from what is of earlier days is late
+   */
+  public static Listing behind(TaxBox box, Optional<Long> returned, LocalDate from, LocalDate to) {
+    String rates = box.rates().isEmpty() ? "" : " and e.rate in (:rates)";
+    Map<String, Object> params =
+        new HashMap<>(Map.of("side", box.counts().side().name(), "from", from, "to", to));
+    if (!box.rates().isEmpty()) params.put("rates", box.rates());
+    returned.ifPresent(id -> params.put("returned", id));
+    return new Listing(
+        "Box " + box.code() + ", " + box.words(),
+        "(select e.paper_id, e.date as day, e.date < :from as late, "
+            + RATE
+            + " as rate, sum(e.base) as base, sum(e.tax) as tax from tax_entry e where e.side = :side"
+            + rates
+            + (returned.isPresent()
+                ? " and e.return_id = :returned and e.date <= :to"
+                : " and e.return_id is null and e.date <= :to")
+            + " group by 1, 2, 4 having base <> 0 or tax <> 0) t"
+            + " join paper p on p.id = t.paper_id left join party w on w.id = p.party_id where true",
+        params,
+        List.of(
+            new Column("id", "", "p.id", HIDDEN),
+            new Column("day", "Date", "t.day", DATE),
+            new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
+            new Column("reference", "Their number", "p.reference", TEXT),
+            new Column("party", "Who", "w.name", TEXT),
+            new Column("rate", "Rate", "t.rate", TEXT),
+            new Column("base", "Without tax", "t.base", MONEY, Papers.PAPER),
+            new Column("tax", "Tax", "t.tax", MONEY, Papers.PAPER),
+            new Column("late", "Late", "if(t.late, 'late', '')", TEXT),
+            Papers.state()),
+        "concat(lpad(p.id, 12, '0'), t.rate, t.day)",
+        "-day",
+        "No paper stands behind this box.");
+  }
+
   /** The papers behind the tax of some days. */
   public static Listing papers(LocalDate from, LocalDate to) {
     return new Listing(
         "Papers with tax",
         "(select "
             + SIDE
-            + " as side, x.rate, x.paper_id, x.day, sum("
-            + SIGN
-            + " * x.base) as base, sum("
-            + SIGN
-            + " * x.tax) as tax from "
-            + PARTS
+            + " as side, "
+            + RATE
+            + " as rate, e.paper_id, e.date as day, sum(e.base) as base, sum(e.tax) as tax"
+            + OF_DAYS
             + " group by 1, 2, 3, 4 having base <> 0 or tax <> 0) t"
             + " join paper p on p.id = t.paper_id left join party w on w.id = p.party_id"
             + " where true",

@@ -16,12 +16,19 @@ class Entries {
   private final JournalWriter journalWriter;
   private final Dues dues;
   private final Awaiting awaiting;
+  private final TaxWriter taxes;
 
-  Entries(PaperWriter writer, JournalWriter journalWriter, Dues dues, Awaiting awaiting) {
+  Entries(
+      PaperWriter writer,
+      JournalWriter journalWriter,
+      Dues dues,
+      Awaiting awaiting,
+      TaxWriter taxes) {
     this.writer = writer;
     this.journalWriter = journalWriter;
     this.dues = dues;
     this.awaiting = awaiting;
+    this.taxes = taxes;
   }
 
   /**
@@ -37,13 +44,14 @@ class Entries {
     }
   }
 
-  /** Stock book and ledger, and the reversals of what an earlier version did. */
-  void write(Worked worked, Worker.Job job, Of of, IntConsumer reached) {
+  /** Stock book, ledger and tax, and the reversals of what an earlier version did. */
+  void write(Worked worked, Worker.Job job, Of of, TaxWriter.Said tax, IntConsumer reached) {
     Proof.Work work = worked.work();
     Map<LocalDate, Long> reversals =
         journalWriter.write(work.reversals(), of.journals(true), job.stockAccounts());
     Map<LocalDate, Long> journals =
         journalWriter.write(work.journals(), of.journals(false), job.stockAccounts());
+    taxes.write(tax, work, job.undo(), of);
     reached.accept(55);
     writer.stock(worked, job, of, journals, reversals, reached);
   }

@@ -14,7 +14,6 @@ import org.springframework.stereotype.Service;
 import zinctally.core.ledger.Role;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.Paper;
-import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.plan.Plan;
 import zinctally.store.Audit;
@@ -132,8 +131,7 @@ public class Posting {
     IntConsumer reached = progress.begin(id, saved.draft().rows().size());
     reached.accept(1);
     Optional<PaperRows.Posted> before = amended(saved);
-    BookCatalogue book =
-        catalogues.held(saved.amends(), saved.draft().kind().is(PaperKind.Trait.CHANGES_ITEMS));
+    BookCatalogue book = catalogues.held(saved.amends(), saved.draft().kind().alone());
     Set<Long> items = new TreeSet<>(Typing.named(saved.draft(), book));
     items.addAll(touched);
     Set<Long> held = holding.ofPosting(saved.draft(), saved.amends(), items, book);
@@ -168,7 +166,12 @@ public class Posting {
     long posting = postings.begin(paperId, version, what, now, login);
     rows.lines(paper, paperId, version);
     reached.accept(40);
-    entries.write(worked, job, new Entries.Of(paperId, version, till, now, posting), reached);
+    entries.write(
+        worked,
+        job,
+        new Entries.Of(paperId, version, till, now, posting),
+        new TaxWriter.Said(paper.kind(), paper.taxed(), paper.date(), book),
+        reached);
     Plan costed =
         plan.costing(line -> worked.costOf(line, book.account(Role.SENT_NOT_INVOICED).id()));
     entries.duesAndAwaited(

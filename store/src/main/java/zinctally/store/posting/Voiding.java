@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import zinctally.core.papers.Fault;
-import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.plan.Plan;
 import zinctally.store.Audit;
 import zinctally.store.Refused;
@@ -73,7 +72,7 @@ public class Voiding {
     List<Fault> not = allowances.changing(login);
     if (!not.isEmpty()) throw new Refused(not);
     PaperRows.Posted head = rows.head(id, true).orElseThrow();
-    BookCatalogue book = catalogues.held(0, head.kind().is(PaperKind.Trait.CHANGES_ITEMS));
+    BookCatalogue book = catalogues.held(0, head.kind().alone());
     Set<Long> held = holding.ofPosted(id, touched, book);
     List<Fault> faults = inTheWay.ofVoiding(head, on, book.rules());
     if (!faults.isEmpty()) throw new Refused(faults);
@@ -83,7 +82,8 @@ public class Voiding {
     LocalDateTime now = LocalDateTime.now(clock);
     long posting = postings.begin(id, head.version(), "voided", now, login);
     Entries.Of of = new Entries.Of(id, head.version(), till, now, posting);
-    entries.write(worked, job, of, percent -> {});
+    TaxWriter.Said tax = new TaxWriter.Said(head.kind(), List.of(), on, book);
+    entries.write(worked, job, of, tax, percent -> {});
     entries.duesAndAwaited(
         Plan.NOTHING, worked, job.undo(), new Entries.Posted(id, head.number(), on), true);
     rows.setVoid(id);

@@ -7,8 +7,6 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import zinctally.store.listing.Listing;
-import zinctally.store.listing.TaxListings;
 
 /** Which rate of tax a line usually bears, and how the report ties out. */
 @Repository
@@ -150,26 +148,23 @@ public class TaxStore {
     }
   }
 
-  /** The tax accounts against the lines of the report. */
+  /** The tax accounts against the lines of the report; what returns settled is in neither. */
   public TieOut tieOut(LocalDate from, LocalDate to) {
-    Listing byRate = TaxListings.byRate(from, to);
-    long lines =
-        sql.sql(
-                "select coalesce(sum(if(t.side = 'sales', t.tax, -t.tax)), 0) from "
-                    + byRate.from())
-            .params(byRate.params())
-            .query(Long.class)
-            .single();
     return sql.sql(
             """
-            select coalesce(sum(if(a.role = 'SALES_TAX', -l.amount, 0)), 0),
-              coalesce(sum(if(a.role = 'PURCHASE_TAX', l.amount, 0)), 0)
-            from account a
-            join journal_line l on l.account_id = a.id and l.date between ? and ?
-            where a.role in ('SALES_TAX', 'PURCHASE_TAX')
+            select coalesce(sum(if(t.role = 'SALES_TAX', -t.amount, 0)), 0),
+              coalesce(sum(if(t.role = 'PURCHASE_TAX', t.amount, 0)), 0),
+              (select coalesce(sum(if(e.side = 'SALES_TAX', e.tax, -e.tax)), 0) from tax_entry e
+               where e.date between :from and :to)
+            from (select a.role, l.amount from account a
+                  join journal_line l on l.account_id = a.id and l.date between :from and :to
+                  join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
+                  join paper_kind k on k.kind = p.kind and not k.opening and not k.declares
+                  where a.role in ('SALES_TAX', 'PURCHASE_TAX')) t
             """)
-        .params(from, to)
-        .query((row, n) -> new TieOut(row.getLong(1), row.getLong(2), lines))
+        .param("from", from)
+        .param("to", to)
+        .query((row, n) -> new TieOut(row.getLong(1), row.getLong(2), row.getLong(3)))
         .single();
   }
 }

@@ -71,7 +71,7 @@ public class SetupStore {
         .list();
   }
 
-  /** A rate that papers used keeps its percent: it is switched off and a new one made. */
+  /** A rate that papers used keeps its code and percent: it is switched off and a new one made. */
   public boolean saveTaxRate(
       long id, String code, String name, BigDecimal percent, boolean active) {
     if (id == 0)
@@ -82,13 +82,15 @@ public class SetupStore {
     return sql.sql(
                     """
                 update tax_rate set code = ?, name = ?, percent = ?, active = ? where id = ?
-                  and (percent = ? or not exists (select 1 from paper_line where tax_rate_id = ?))
+                  and (percent = ? and code = ?
+                    or not exists (select 1 from paper_line where tax_rate_id = ?))
                 """)
-                .params(code, name, percent, active, id, percent, id)
+                .params(code, name, percent, active, id, percent, code, id)
                 .update()
             > 0
-        || sql.sql("select exists (select 1 from tax_rate where id = ? and percent = ?)")
-            .params(id, percent)
+        || sql.sql(
+                "select exists (select 1 from tax_rate where id = ? and percent = ? and code = ?)")
+            .params(id, percent, code)
             .query(Boolean.class)
             .single();
   }

@@ -13,6 +13,7 @@ import zinctally.core.statement.BookYear;
 import zinctally.core.statement.Layout;
 import zinctally.core.statement.Part;
 import zinctally.core.statement.Section;
+import zinctally.store.NotKept;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.sql.NewRow;
 
@@ -25,13 +26,6 @@ public class LayoutStore {
   LayoutStore(JdbcClient sql, AccountStore accounts) {
     this.sql = sql;
     this.accounts = accounts;
-  }
-
-  /** A change that cannot be made; the message is a sentence for people. */
-  public static final class Wrong extends Exception {
-    Wrong(String message) {
-      super(message);
-    }
   }
 
   public Layout layout() {
@@ -75,11 +69,11 @@ public class LayoutStore {
    * @param place its order among those under the same heading
    * @return its id
    */
-  public long save(Section section, int place) throws Wrong {
+  public long save(Section section, int place) {
     if (section.name().isEmpty() || section.name().length() > 80)
-      throw new Wrong("A heading needs a name of at most 80 letters.");
+      throw new NotKept("A heading needs a name of at most 80 letters.");
     if (section.subtotal().length() > 80)
-      throw new Wrong("What the result is called down to here has at most 80 letters.");
+      throw new NotKept("What the result is called down to here has at most 80 letters.");
     List<Section> all = sections();
     Optional<Section> same =
         all.stream()
@@ -87,7 +81,7 @@ public class LayoutStore {
             .filter(s -> s.name().equalsIgnoreCase(section.name()))
             .findFirst();
     if (same.isPresent())
-      throw new Wrong(
+      throw new NotKept(
           "There is a heading called "
               + same.get().name()
               + " in "
@@ -96,7 +90,7 @@ public class LayoutStore {
     Optional<Section> elsewhere =
         all.stream().filter(s -> s.id() == section.id() && s.part() != section.part()).findFirst();
     if (elsewhere.isPresent())
-      throw new Wrong(
+      throw new NotKept(
           section.name()
               + " stands in "
               + elsewhere.get().part().words()
@@ -122,7 +116,7 @@ public class LayoutStore {
     return section.id();
   }
 
-  private static void notInItself(Section section, List<Section> all) throws Wrong {
+  private static void notInItself(Section section, List<Section> all) {
     long above = section.parent();
     while (above != 0) {
       long id = above;
@@ -130,22 +124,23 @@ public class LayoutStore {
           all.stream()
               .filter(s -> s.id() == id)
               .findFirst()
-              .orElseThrow(() -> new Wrong("The heading it should stand under is not there."));
+              .orElseThrow(() -> new NotKept("The heading it should stand under is not there."));
       if (over.part() != section.part())
-        throw new Wrong(
+        throw new NotKept(
             over.name()
                 + " stands in "
                 + over.part().words()
                 + ", not in "
                 + section.part().words()
                 + ".");
-      if (over.id() == section.id()) throw new Wrong(section.name() + " would stand under itself.");
+      if (over.id() == section.id())
+        throw new NotKept(section.name() + " would stand under itself.");
       above = over.parent();
     }
   }
 
   /** Takes a heading away under which nothing stands. */
-  public void remove(Section section) throws Wrong {
+  public void remove(Section section) {
     boolean used =
         sql.sql(
                 "select exists (select 1 from account where section_id = :id)"
@@ -154,15 +149,15 @@ public class LayoutStore {
             .query(Boolean.class)
             .single();
     if (used)
-      throw new Wrong(
+      throw new NotKept(
           "Accounts or headings stand under " + section.name() + "; put them elsewhere first.");
     sql.sql("delete from section where id = ?").param(section.id()).update();
   }
 
   /** Puts an account under a heading, or under none. */
-  public void place(Account account, Optional<Section> under) throws Wrong {
+  public void place(Account account, Optional<Section> under) {
     if (under.isPresent() && !under.get().part().takes(account.kind()))
-      throw new Wrong(
+      throw new NotKept(
           account.label()
               + " is "
               + account.kind().words()

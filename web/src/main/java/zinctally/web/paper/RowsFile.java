@@ -44,6 +44,7 @@ record RowsFile(List<Map<String, String>> rows, List<String> leftOut) {
    * @throws IllegalArgumentException with a sentence when no line can be made of it
    */
   static RowsFile of(Sheet sheet, PaperForm form) {
+    if (!form.lined()) throw new IllegalArgumentException("This paper has no lines to take in.");
     Map<String, String> names = names(form);
     List<Optional<String>> columns =
         sheet.headings().stream().map(h -> Optional.ofNullable(names.get(key(h)))).toList();

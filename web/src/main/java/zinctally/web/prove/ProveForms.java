@@ -4,11 +4,13 @@ import static zinctally.web.paper.form.PaperForm.choice;
 import static zinctally.web.paper.form.PaperForm.date;
 import static zinctally.web.paper.form.PaperForm.field;
 import static zinctally.web.paper.form.PaperForm.figure;
+import static zinctally.web.paper.form.PaperForm.suggest;
 import static zinctally.web.paper.form.PaperForm.text;
 
 import java.util.List;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Party;
 import zinctally.web.paper.form.AreaForms;
 import zinctally.web.paper.form.Choices;
 import zinctally.web.paper.form.PaperForm;
@@ -28,6 +30,17 @@ class ProveForms implements AreaForms {
   @Override
   public List<PaperForm> forms() {
     return List.of(
+        new PaperForm(
+            PaperKind.TAX_RETURN,
+            List.of(
+                suggest("supplier", "Office", offered.parties(Party.Kind.SUPPLIER)),
+                field("their_number", "Its number"),
+                date("date", "Date"),
+                date("due", "Due"),
+                date("from", "Days from"),
+                date("to", "to"),
+                field("pay", "To pay; - to get back")),
+            List.of()),
         new PaperForm(
             PaperKind.RECOSTING,
             List.of(date("date", "Date"), field("why", "Why")),

@@ -13,6 +13,7 @@ import zinctally.store.listing.Listing;
 import zinctally.store.listing.ProveListings;
 import zinctally.store.listing.SealListings;
 import zinctally.store.listing.StatementListings;
+import zinctally.store.listing.TaxListings;
 import zinctally.store.prove.TieOutStore;
 import zinctally.store.statement.LayoutStore;
 import zinctally.web.listing.Area;
@@ -82,7 +83,12 @@ class ProveLists {
                     .known("consignment sold not settled")),
             group(
                 "Tax",
-                ListPage.at("/prove/tax", "Tax").known("vat return sales tax"),
+                ListPage.at("/prove/tax", "Tax").known("vat sales tax report by rate"),
+                ListPage.at("/prove/tax/return", "To declare")
+                    .known("vat tax return boxes settle pay the office"),
+                ListPage.at("/prove/tax/returns", "Returns")
+                    .known("vat tax returns declared before")
+                    .lists(a -> TaxListings.returns()),
                 ListPage.at("/prove/tax/papers", "Papers with tax").known("vat papers")),
             group(
                 "Periods",

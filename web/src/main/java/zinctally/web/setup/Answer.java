@@ -1,11 +1,36 @@
 package zinctally.web.setup;
 
+import java.util.function.Supplier;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.store.NotKept;
+import zinctally.store.book.SetUp;
 
 /** What a set-up page answers once something was sent to it. */
 final class Answer {
   private Answer() {}
+
+  /** Makes a change alone in the book, or says why not and changes nothing. */
+  static String tried(SetUp setUp, RedirectAttributes after, String page, Runnable change) {
+    return told(
+        setUp,
+        after,
+        page,
+        () -> {
+          change.run();
+          return "Kept.";
+        });
+  }
+
+  /** The same, and tells what came of it. */
+  static String told(SetUp setUp, RedirectAttributes after, String page, Supplier<String> change) {
+    try {
+      after.addFlashAttribute("told", setUp.alone(change));
+      return "redirect:/setup" + page;
+    } catch (NotKept refused) {
+      return wrong(after, page, String.valueOf(refused.getMessage()));
+    }
+  }
 
   static String wrong(RedirectAttributes after, String page, String says) {
     after.addFlashAttribute("wrong", says);

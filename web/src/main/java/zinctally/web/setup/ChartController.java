@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.security.Principal;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
-import org.springframework.transaction.interceptor.TransactionAspectSupport;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -26,6 +25,7 @@ import zinctally.web.shell.SetsUp;
 /** The chart of accounts. */
 @Controller
 class ChartController {
+  private static final String PAGE = "/accounts";
   private final SetUp setUp;
   private final AccountStore accounts;
   private final ChartOfAccounts chart;
@@ -71,21 +71,17 @@ class ChartController {
       Principal who,
       RedirectAttributes after) {
     Account account = new Account(id, code.strip(), name.strip(), kind, role, active || id == 0);
-    return setUp.alone(() -> kept(account, tax, who, after));
-  }
-
-  private String kept(Account account, String tax, Principal who, RedirectAttributes after) {
-    Optional<Account> before =
-        accounts.all().stream().filter(a -> a.id() == account.id()).findFirst();
-    try {
-      chart.save(account);
-      taxes.ofAccount(account.code(), tax);
-      trail.leave(who, "account", account.id(), before, Optional.of(account));
-    } catch (ChartOfAccounts.Wrong refused) {
-      return Answer.wrong(after, "/accounts", String.valueOf(refused.getMessage()));
-    }
-    after.addFlashAttribute("told", "Kept.");
-    return "redirect:/setup/accounts";
+    return Answer.tried(
+        setUp,
+        after,
+        PAGE,
+        () -> {
+          Optional<Account> before =
+              accounts.all().stream().filter(a -> a.id() == account.id()).findFirst();
+          chart.save(account);
+          taxes.ofAccount(account.code(), tax);
+          trail.leave(who, "account", account.id(), before, Optional.of(account));
+        });
   }
 
   @SetsUp
@@ -96,22 +92,21 @@ class ChartController {
       Principal who,
       RedirectAttributes after)
       throws IOException {
-    byte[] bytes = file.getBytes();
-    return setUp.alone(
-        () -> replaced(String.valueOf(file.getOriginalFilename()), bytes, replace, who, after));
-  }
-
-  private String replaced(
-      String name, byte[] bytes, boolean replace, Principal who, RedirectAttributes after) {
+    String name = String.valueOf(file.getOriginalFilename());
+    Sheet sheet;
     try {
-      Sheet sheet = SheetReader.file(name, bytes);
-      String told = chart.take(sheet, replace) + " accounts are in the chart.";
-      trail.leave(who, "chart", 0, Optional.empty(), Optional.of(name + ": " + told));
-      after.addFlashAttribute("told", told);
-    } catch (SheetReader.Unreadable | ChartOfAccounts.Wrong refused) {
-      TransactionAspectSupport.currentTransactionStatus().setRollbackOnly();
-      return Answer.wrong(after, "/accounts", String.valueOf(refused.getMessage()));
+      sheet = SheetReader.file(name, file.getBytes());
+    } catch (SheetReader.Unreadable refused) {
+      return Answer.wrong(after, PAGE, String.valueOf(refused.getMessage()));
     }
-    return "redirect:/setup/accounts";
+    return Answer.told(
+        setUp,
+        after,
+        PAGE,
+        () -> {
+          String told = chart.take(sheet, replace) + " accounts are in the chart.";
+          trail.leave(who, "chart", 0, Optional.empty(), Optional.of(name + ": " + told));
+          return told;
+        });
   }
 }

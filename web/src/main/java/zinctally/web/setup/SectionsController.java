@@ -11,7 +11,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
-import org.springframework.transaction.interceptor.TransactionAspectSupport;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -30,7 +29,6 @@ import zinctally.web.shell.SetsUp;
 @Controller
 class SectionsController {
   private static final String PAGE = "/sections";
-  private static final String BACK = "redirect:/setup" + PAGE;
   private final SetUp setUp;
   private final LayoutStore layouts;
   private final Trail trail;
@@ -157,23 +155,8 @@ class SectionsController {
         after);
   }
 
-  /** A change that may be refused. */
-  private interface Change {
-    void make() throws LayoutStore.Wrong;
-  }
-
-  private String tried(Change change, RedirectAttributes after) {
-    return setUp.alone(
-        () -> {
-          try {
-            change.make();
-          } catch (LayoutStore.Wrong refused) {
-            TransactionAspectSupport.currentTransactionStatus().setRollbackOnly();
-            return Answer.wrong(after, PAGE, String.valueOf(refused.getMessage()));
-          }
-          after.addFlashAttribute("told", "Kept.");
-          return BACK;
-        });
+  private String tried(Runnable change, RedirectAttributes after) {
+    return Answer.tried(setUp, after, PAGE, change);
   }
 
   private Optional<Section> one(long id) {

@@ -39,7 +39,8 @@ class SetUpPages {
                 ListPage.at("/setup/accounts", "Chart of accounts").known("ledger accounts"),
                 ListPage.at("/setup/sections", "Statements")
                     .known("headings sections year begins layout of statements"),
-                ListPage.at("/setup/tax", "Tax rates").known("vat")),
+                ListPage.at("/setup/tax", "Tax rates").known("vat"),
+                ListPage.at("/setup/tax-boxes", "Tax boxes").known("vat return boxes")),
             Area.group(
                 "Goods",
                 ListPage.at("/setup/groups", "Groups").known("categories item groups method"),

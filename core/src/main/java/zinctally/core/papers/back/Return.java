@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
@@ -31,6 +33,7 @@ import zinctally.core.papers.plan.Linking;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 import zinctally.core.papers.stock.Reason;
+import zinctally.core.papers.tax.Taxed;
 
 /**
  * Goods that go back to the supplier they came from, or come back from the customer they went to,
@@ -145,6 +148,17 @@ public record Return(
                     .from(new Row.From(l.of().paper(), l.of().line()))
                     .because(l.reason()))
         .toList();
+  }
+
+  /** What was not billed yet bore no tax. */
+  @Override
+  public List<Taxed> taxed() {
+    Set<Integer> unbilled =
+        lines.stream().filter(Line::unbilled).map(Line::row).collect(Collectors.toSet());
+    return Taxed.of(
+        toSupplier() ? Role.PURCHASE_TAX : Role.SALES_TAX,
+        -1,
+        rows().stream().filter(r -> !unbilled.contains(r.line())).toList());
   }
 
   @Override

@@ -15,6 +15,7 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.Row;
 import zinctally.core.papers.Sum;
 import zinctally.core.papers.plan.Plan;
+import zinctally.core.papers.tax.Taxed;
 
 /**
  * A supplier's credit note for goods that went back: it takes the place of the credit that was due.
@@ -66,6 +67,17 @@ public record SupplierCredit(LocalDate date, Party who, String theirNumber, List
                     .worded(l.due().number())
                     .worth(l.net(), l.tax(), l.due().rate()))
         .toList();
+  }
+
+  /** What it gives more or less than the return that took the tax back. */
+  @Override
+  public List<Taxed> taxed() {
+    return Taxed.of(
+        Role.PURCHASE_TAX,
+        -1,
+        lines.stream()
+            .map(l -> Row.of(l.row(), null).worth(l.net() - l.due().net(), 0, l.due().rate()))
+            .toList());
   }
 
   @Override

@@ -23,6 +23,7 @@ import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Traded;
 import zinctally.core.papers.plan.Plan;
+import zinctally.core.papers.tax.Taxed;
 
 /**
  * Freight, duty, tax that cannot be reclaimed, and other costs of bringing goods in, on a bill of
@@ -108,6 +109,11 @@ public record Charge(
     return lines.stream()
         .map(l -> Row.of(l.row(), l.of().item()).worded(l.of().number()).worth(l.share()))
         .toList();
+  }
+
+  @Override
+  public List<Taxed> taxed() {
+    return List.of(new Taxed(Role.PURCHASE_TAX, rate, amount));
   }
 
   /** Who bears how much. */

@@ -26,6 +26,7 @@ import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.plan.Linking;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
+import zinctally.core.papers.tax.Taxed;
 
 /**
  * What is paid out for consigned goods that were sold: our statement to their owner, or a bill of
@@ -92,6 +93,11 @@ public record Settlement(
                     .worth(l.net, l.tax, l.rate)
                     .from(new Row.From(l.of.get(0).of().paper(), l.of.get(0).of().line())))
         .toList();
+  }
+
+  @Override
+  public List<Taxed> taxed() {
+    return Taxed.of(Role.PURCHASE_TAX, 1, rows());
   }
 
   @Override

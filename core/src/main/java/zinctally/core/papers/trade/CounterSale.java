@@ -21,6 +21,7 @@ import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
 import zinctally.core.papers.Sum;
 import zinctally.core.papers.plan.Plan;
+import zinctally.core.papers.tax.Taxed;
 
 /**
  * A sale over the counter: an invoice whose goods go with it and which is paid at once, in one or
@@ -104,6 +105,11 @@ public record CounterSale(
   @Override
   public List<Row> rows() {
     return sale.rows();
+  }
+
+  @Override
+  public List<Taxed> taxed() {
+    return sale.taxed();
   }
 
   /** What it comes to and how it is paid; what matters to the customer comes last. */

@@ -28,6 +28,7 @@ import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.plan.Linking;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
+import zinctally.core.papers.tax.Taxed;
 
 /**
  * A supplier's bill with its goods, or an invoice with its goods.
@@ -143,6 +144,11 @@ public record Trade(
   @Override
   public List<Row> rows() {
     return lines.stream().map(TradeLine::asRow).toList();
+  }
+
+  @Override
+  public List<Taxed> taxed() {
+    return Taxed.of(kind == PaperKind.BILL ? Role.PURCHASE_TAX : Role.SALES_TAX, 1, rows());
   }
 
   @Override

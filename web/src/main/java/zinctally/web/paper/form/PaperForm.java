@@ -20,6 +20,11 @@ public record PaperForm(
     this(kind, fields, columns, List.of());
   }
 
+  /** Whether it has lines. */
+  public boolean lined() {
+    return !columns.isEmpty();
+  }
+
   /** Whether its lines may have to say which lots or serial numbers they move. */
   public boolean numbered() {
     return kind.is(PaperKind.Trait.MOVES_GOODS);
