@@ -57,8 +57,11 @@ class TaxReturnByKeyboardTest extends OwnBookTest {
     accessible();
     page.fill("#pay", "36");
     post("36.00", "Sales tax", "Trade payables");
-    assertThat(page.textContent("main")).contains("1 Tax on sales");
+    assertThat(page.textContent("main")).contains("1 Tax on sales", "2026-01-01 to 2026-03-31");
     accessible();
+    page.press("text=The papers it declares", "Enter");
+    page.waitForURL("**/papers?of=*");
+    assertThat(page.textContent("#rows")).contains("Fenwick Garden", "36.00");
 
     sell("2026-03-30", "SMOKER", "10", "tax", "S");
     page.navigate(desk.address + "/prove/tax/return?from=2026-04-01&to=2026-06-30");

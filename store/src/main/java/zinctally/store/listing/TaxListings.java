@@ -10,7 +10,6 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.tax.TaxBox;
 import zinctally.store.listing.Listing.Column;
@@ -76,43 +75,63 @@ public final class TaxListings {
   }
 
   /**
-   * What a box of a return counts, paper by paper.
+   * What a box of a return would count up to a day, paper by paper.
    *
-   * @param returned the paper of the return; empty for what waits up to a day
    * @param from what is of earlier days is late
    */
-  public static Listing behind(TaxBox box, Optional<Long> returned, LocalDate from, LocalDate to) {
-    String rates = box.rates().isEmpty() ? "" : " and e.rate in (:rates)";
-    Map<String, Object> params =
-        new HashMap<>(Map.of("side", box.counts().side().name(), "from", from, "to", to));
+  public static Listing waiting(TaxBox box, LocalDate from, LocalDate to) {
+    Map<String, Object> params = new HashMap<>();
+    params.put("side", box.counts().side().name());
+    params.put("to", to);
     if (!box.rates().isEmpty()) params.put("rates", box.rates());
-    returned.ifPresent(id -> params.put("returned", id));
-    return new Listing(
+    return declared(
         "Box " + box.code() + ", " + box.words(),
-        "(select e.paper_id, e.date as day, e.date < :from as late, "
-            + RATE
-            + " as rate, sum(e.base) as base, sum(e.tax) as tax from tax_entry e where e.side = :side"
-            + rates
-            + (returned.isPresent()
-                ? " and e.return_id = :returned and e.date <= :to"
-                : " and e.return_id is null and e.date <= :to")
-            + " group by 1, 2, 4 having base <> 0 or tax <> 0) t"
-            + " join paper p on p.id = t.paper_id left join party w on w.id = p.party_id where true",
+        "e.return_id is null and e.date <= :to and e.side = :side"
+            + (box.rates().isEmpty() ? "" : " and e.rate in (:rates)"),
         params,
+        from);
+  }
+
+  /**
+   * What a posted return declares, paper by paper.
+   *
+   * @param from its first day
+   */
+  public static Listing declared(long paper, String number, LocalDate from) {
+    return declared(
+        "Declared with " + number, "e.return_id = :paper", Map.of("paper", paper), from);
+  }
+
+  private static Listing declared(
+      String name, String which, Map<String, Object> params, LocalDate from) {
+    Map<String, Object> all = new HashMap<>(params);
+    all.put("from", from);
+    return new Listing(
+        name,
+        "(select e.paper_id, e.date as day, e.date < :from as late, "
+            + SIDE
+            + " as side, "
+            + RATE
+            + " as rate, sum(e.base) as base, sum(e.tax) as tax from tax_entry e where "
+            + which
+            + " group by 1, 2, 4, 5 having base <> 0 or tax <> 0) t"
+            + " join paper p on p.id = t.paper_id left join party w on w.id = p.party_id where true",
+        all,
         List.of(
             new Column("id", "", "p.id", HIDDEN),
             new Column("day", "Date", "t.day", DATE),
             new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
             new Column("reference", "Their number", "p.reference", TEXT),
             new Column("party", "Who", "w.name", TEXT),
+            new Column("side", "On", "t.side", TEXT),
             new Column("rate", "Rate", "t.rate", TEXT),
             new Column("base", "Without tax", "t.base", MONEY, Papers.PAPER),
             new Column("tax", "Tax", "t.tax", MONEY, Papers.PAPER),
             new Column("late", "Late", "if(t.late, 'late', '')", TEXT),
             Papers.state()),
-        "concat(lpad(p.id, 12, '0'), t.rate, t.day)",
+        "concat(lpad(p.id, 12, '0'), t.side, t.rate, t.day)",
         "-day",
-        "No paper stands behind this box.");
+        "No paper stands behind this.");
   }
 
   /** The papers behind the tax of some days. */

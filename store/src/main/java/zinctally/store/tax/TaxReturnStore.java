@@ -1,5 +1,7 @@
 package zinctally.store.tax;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -23,22 +25,38 @@ public class TaxReturnStore {
   }
 
   /** A return that stands: its days, and to whom. */
-  public record Declared(TaxDays days, String office) {}
+  public record Declared(String number, TaxDays days, String office) {}
 
   /** The latest return; empty before the first. */
   public Optional<Declared> latest() {
     return sql.sql(
             """
-            select t.from_day, t.to_day, w.name from tax_return t join paper p on p.id = t.paper_id
-            join party w on w.id = p.party_id order by t.to_day desc, t.paper_id desc limit 1
+            select p.number, t.from_day, t.to_day, w.name
+            from tax_return t join paper p on p.id = t.paper_id join party w on w.id = p.party_id
+            order by t.to_day desc, t.paper_id desc limit 1
             """)
-        .query(
-            (row, n) ->
-                new Declared(
-                    new TaxDays(
-                        row.getObject(1, LocalDate.class), row.getObject(2, LocalDate.class)),
-                    row.getString(3)))
+        .query((row, n) -> declared(row))
         .optional();
+  }
+
+  /** A return; empty for a paper that is none, or is void. */
+  public Optional<Declared> of(long paper) {
+    return sql.sql(
+            """
+            select p.number, t.from_day, t.to_day, w.name
+            from tax_return t join paper p on p.id = t.paper_id join party w on w.id = p.party_id
+            where t.paper_id = ?
+            """)
+        .param(paper)
+        .query((row, n) -> declared(row))
+        .optional();
+  }
+
+  private static Declared declared(ResultSet row) throws SQLException {
+    return new Declared(
+        row.getString(1),
+        new TaxDays(row.getObject(2, LocalDate.class), row.getObject(3, LocalDate.class)),
+        row.getString(4));
   }
 
   /** The days of which a return is next: as many months as the latest, else the last quarter. */

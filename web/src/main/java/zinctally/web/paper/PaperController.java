@@ -37,6 +37,7 @@ import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
 import zinctally.store.paper.SettledStore;
 import zinctally.store.posting.Ordering;
+import zinctally.store.tax.TaxReturnStore;
 import zinctally.web.paper.form.Forms;
 import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
@@ -60,6 +61,7 @@ class PaperController {
   private final BookStore books;
   private final Forms forms;
   private final ChainStore chains;
+  private final TaxReturnStore taxReturns;
 
   PaperController(
       PaperStore papers,
@@ -76,7 +78,9 @@ class PaperController {
       Ordering ordering,
       BookStore books,
       Forms forms,
-      ChainStore chains) {
+      ChainStore chains,
+      TaxReturnStore taxReturns) {
+    this.taxReturns = taxReturns;
     this.chains = chains;
     this.forms = forms;
     this.papers = papers;
@@ -113,6 +117,10 @@ class PaperController {
     model.addAttribute(
         "labels",
         paper.kind().is(Trait.LABELLED) && !paper.isVoid() ? LabelSheets.of(paper) : List.of());
+    model.addAttribute("declares", paper.kind().is(Trait.DECLARES));
+    if (paper.kind().is(Trait.DECLARES))
+      model.addAttribute(
+          "declared", taxReturns.of(id).map(TaxReturnStore.Declared::days).orElse(null));
     model.addAttribute("agrees", paper.kind().is(Trait.AGREES));
     model.addAttribute("others", paper.kind().is(Trait.OTHERS_ONLY));
     model.addAttribute("across", paper.kind().is(Trait.ACROSS));

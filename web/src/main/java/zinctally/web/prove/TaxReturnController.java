@@ -8,7 +8,6 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -17,7 +16,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.tax.TaxBox;
 import zinctally.core.papers.tax.TaxDays;
+import zinctally.store.listing.Listing;
 import zinctally.store.listing.TaxListings;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.tax.TaxBoxStore;
@@ -78,29 +79,34 @@ class TaxReturnController {
     return "prove/tax-return";
   }
 
+  /** The papers behind a box that is to be declared, or behind a return that was. */
   @GetMapping(PAGE + "/papers")
   @Nullable String papers(
-      @RequestParam String box,
+      @RequestParam(defaultValue = "") String box,
+      @RequestParam(defaultValue = "0") long of,
       @RequestParam(defaultValue = "") String from,
       @RequestParam(defaultValue = "") String to,
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    TaxDays days = days(from, to, model);
-    return page.under(
-        PAGE,
-        TaxListings.behind(
-            boxes.boxes().stream()
-                .map(TaxBoxStore.Placed::box)
-                .filter(b -> b.code().equals(box))
-                .findFirst()
-                .orElseThrow(() -> new NotThere("box " + box)),
-            Optional.empty(),
-            days.from(),
-            days.to()),
-        model,
-        request,
-        response);
+    Listing listing = of == 0 ? waiting(box, days(from, to, model)) : declared(of);
+    return page.under(PAGE, listing, model, request, response);
+  }
+
+  private Listing waiting(String code, TaxDays days) {
+    TaxBox box =
+        boxes.boxes().stream()
+            .map(TaxBoxStore.Placed::box)
+            .filter(b -> b.code().equals(code))
+            .findFirst()
+            .orElseThrow(() -> new NotThere("box " + code));
+    return TaxListings.waiting(box, days.from(), days.to());
+  }
+
+  private Listing declared(long paper) {
+    TaxReturnStore.Declared of =
+        returns.of(paper).orElseThrow(() -> new NotThere("tax return " + paper));
+    return TaxListings.declared(paper, of.number(), of.days().from());
   }
 
   /** Drafts the return of what waits. */
