@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -24,6 +25,7 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Repetition;
 import zinctally.core.papers.flow.Awaits;
+import zinctally.core.statement.Borne;
 import zinctally.store.buy.RepeatStore;
 import zinctally.store.listing.AgeListings;
 import zinctally.store.listing.Ask;
@@ -96,7 +98,15 @@ class ListingsTest {
         ProveListings.journalLines(),
         DayListings.dayBook(LocalDate.of(2026, 1, 1)),
         StatementListings.trialBalance(DATE.minusDays(40), DATE, Optional.empty()),
-        StatementListings.account(5, DATE.minusDays(40), DATE, 0, Optional.empty()),
+        StatementListings.account(
+            5, DATE.minusDays(40), DATE, 0, Optional.empty(), Optional.empty()),
+        StatementListings.account(
+            1,
+            LocalDate.of(2026, 1, 1),
+            DATE,
+            0,
+            Optional.empty(),
+            Optional.of(new Borne("0", "No cost centre", Set.of(0L)))),
         StatementListings.since(DATE.atStartOfDay(), DATE.minusDays(40), DATE),
         StatementListings.handedOut(),
         SealListings.seals(),

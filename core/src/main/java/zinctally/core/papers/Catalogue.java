@@ -11,6 +11,7 @@ import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemGroup;
 import zinctally.core.goods.Lot;
 import zinctally.core.ledger.Account;
+import zinctally.core.ledger.Centre;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Share;
@@ -92,6 +93,17 @@ public interface Catalogue {
   Optional<ItemGroup> group(String name);
 
   Optional<TaxRate> taxRate(String code);
+
+  /** Whether the book has cost centres. */
+  boolean hasCentres();
+
+  Optional<Centre> centre(String name);
+
+  /**
+   * The cost centre that usually bears what an item, at a place, earns and costs: its group's, else
+   * the place's.
+   */
+  Optional<Centre> usualCentre(@Nullable Item item, @Nullable Place place);
 
   /** The boxes of the tax return. */
   TaxBoxes taxBoxes();

@@ -32,6 +32,13 @@ public record Draft(PaperKind kind, Map<String, String> fields, List<Map<String,
     return fields.getOrDefault(name, "").strip();
   }
 
+  /** The same with one field of its head filled. */
+  public Draft with(String name, String typed) {
+    Map<String, String> more = new HashMap<>(fields);
+    more.put(name, typed);
+    return new Draft(kind, more, rows);
+  }
+
   public String cell(int row, String column) {
     return rows.get(row).getOrDefault(column, "").strip();
   }

@@ -5,6 +5,7 @@ import static zinctally.core.papers.PaperKind.Trait.AGREES;
 import static zinctally.core.papers.PaperKind.Trait.ANEW;
 import static zinctally.core.papers.PaperKind.Trait.ASKS_OF_PARTY;
 import static zinctally.core.papers.PaperKind.Trait.BILLS;
+import static zinctally.core.papers.PaperKind.Trait.BORNE;
 import static zinctally.core.papers.PaperKind.Trait.BRINGS_IN;
 import static zinctally.core.papers.PaperKind.Trait.BY_HAND;
 import static zinctally.core.papers.PaperKind.Trait.CHANGES_ITEMS;
@@ -57,7 +58,8 @@ public enum PaperKind {
       PRICED,
       REPEATS,
       BRINGS_IN,
-      ASKS_OF_PARTY),
+      ASKS_OF_PARTY,
+      BORNE),
   CHARGE(
       "Charges on goods",
       "CH",
@@ -66,9 +68,10 @@ public enum PaperKind {
       "freight duty landed cost carriage",
       VALUED,
       ASKS_OF_PARTY),
-  SUPPLIER_RETURN("Return to supplier", "RS", "", "buy", "send back defect", MOVES_GOODS, VALUED),
+  SUPPLIER_RETURN(
+      "Return to supplier", "RS", "", "buy", "send back defect", MOVES_GOODS, VALUED, BORNE),
   SUPPLIER_CREDIT(
-      "Supplier's credit note", "SC", "", "buy", "credited", VALUED, ASKS_OF_PARTY, CREDITS),
+      "Supplier's credit note", "SC", "", "buy", "credited", VALUED, ASKS_OF_PARTY, CREDITS, BORNE),
   SUPPLIER_PAYMENT("Payment to supplier", "PS", "p", "buy", "pay bill", PAYS, HANDED),
   AGREEMENT(
       "Consignment agreement", "CA", "", "buy", "terms commission share of the price", AGREES),
@@ -103,7 +106,8 @@ public enum PaperKind {
       SETTLES,
       HANDED),
   SALES_ORDER("Sales order", "SO", "s", "sell", "so", ORDERS, PRICED, HANDED, ASKS_OF_PARTY),
-  DELIVERY("Delivery", "D", "d", "sell", "ship send goods", MOVES_GOODS, SENDS, TAKES, HANDED),
+  DELIVERY(
+      "Delivery", "D", "d", "sell", "ship send goods", MOVES_GOODS, SENDS, TAKES, HANDED, BORNE),
   INVOICE(
       "Invoice",
       "INV",
@@ -116,7 +120,8 @@ public enum PaperKind {
       SELLS,
       PRICED,
       HANDED,
-      ASKS_OF_PARTY),
+      ASKS_OF_PARTY,
+      BORNE),
   COUNTER_SALE(
       "Counter sale",
       "CS",
@@ -130,7 +135,8 @@ public enum PaperKind {
       PRICED,
       HANDED,
       ASKS_OF_PARTY,
-      COUNTER),
+      COUNTER,
+      BORNE),
   CUSTOMER_RETURN(
       "Customer return",
       "RC",
@@ -139,7 +145,8 @@ public enum PaperKind {
       "refund credit note exchange brought back",
       MOVES_GOODS,
       VALUED,
-      HANDED),
+      HANDED,
+      BORNE),
   CONSIGNMENT_OUT(
       "Consignment out",
       "CO",
@@ -177,7 +184,8 @@ public enum PaperKind {
       "handle",
       "transfer received came on the way lost",
       MOVES_GOODS,
-      OF_ANYONE),
+      OF_ANYONE,
+      BORNE),
   REPAIR_OUT(
       "Out for repair",
       "RO",
@@ -196,7 +204,8 @@ public enum PaperKind {
       "mended fixed repaired came back scrap",
       MOVES_GOODS,
       ANEW,
-      OF_ANYONE),
+      OF_ANYONE,
+      BORNE),
   TAKEN_IN(
       "Taken in for repair",
       "TI",
@@ -225,7 +234,8 @@ public enum PaperKind {
       "stock take inventory physical counting",
       MOVES_GOODS,
       TAKES,
-      COUNTED),
+      COUNTED,
+      BORNE),
   RECIPE("Recipe", "RE", "e", "handle", "bill of materials kit components batch", RECIPES),
   WORK_ORDER("Work order", "WO", "", "handle", "make build production job request", ORDERS),
   ASSEMBLY(
@@ -235,7 +245,8 @@ public enum PaperKind {
       "handle",
       "make build kit produce manufacture bundle recipe",
       MOVES_GOODS,
-      MAKES),
+      MAKES,
+      BORNE),
   DISASSEMBLY(
       "Disassembly",
       "DA",
@@ -243,13 +254,21 @@ public enum PaperKind {
       "handle",
       "take apart break down split unbundle kit",
       MOVES_GOODS,
-      MAKES),
+      MAKES,
+      BORNE),
   ADJUSTMENT(
-      "Adjustment", "A", "a", "handle", "breakage loss found shrinkage waste", MOVES_GOODS, TAKES),
-  WRITE_DOWN("Write-down", "WD", "w", "handle", "net realisable value impairment"),
+      "Adjustment",
+      "A",
+      "a",
+      "handle",
+      "breakage loss found shrinkage waste",
+      MOVES_GOODS,
+      TAKES,
+      BORNE),
+  WRITE_DOWN("Write-down", "WD", "w", "handle", "net realisable value impairment", BORNE),
   START_TRACKING("Start of tracking", "ST", "", "goods", "keep in stock", CHANGES_ITEMS),
   RECOSTING("Recosting", "RK", "", "prove", "put right", STAYS, MENDS),
-  JOURNAL("Journal by hand", "J", "j", "prove", "manual entry ledger correction", BY_HAND),
+  JOURNAL("Journal by hand", "J", "j", "prove", "manual entry ledger correction", BY_HAND, BORNE),
   TAX_RETURN("Tax return", "TR", "", "prove", "vat settle office declare", DECLARES, ASKS_OF_PARTY);
 
   private final String words;
@@ -330,6 +349,8 @@ public enum PaperKind {
     ASKS_OF_PARTY,
     /** It changes what an item is, which every other posting relies on. */
     CHANGES_ITEMS,
+    /** Its lines earn or cost something that a cost centre can bear. */
+    BORNE,
     /** It puts right what the check found, and so is checked. */
     MENDS,
     /** It is neither amended nor voided. */

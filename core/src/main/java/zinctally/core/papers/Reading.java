@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.ledger.Account;
+import zinctally.core.ledger.Centre;
 import zinctally.core.papers.trade.Trade;
 
 /**
@@ -17,6 +18,7 @@ import zinctally.core.papers.trade.Trade;
  * @param toPay what is to be paid at the counter; null for other papers
  * @param unpaid what the counter would sell, when only how it is paid is not right yet
  * @param rows what is known of each row so far, for showing beside it: name, amount, unit
+ * @param centres the cost centre that bears each row; none where the book has none
  */
 public record Reading(
     Optional<Paper> paper,
@@ -24,10 +26,11 @@ public record Reading(
     List<Fault> notes,
     Map<Integer, RowFacts> rows,
     @Nullable Sums toPay,
-    Optional<Trade> unpaid) {
+    Optional<Trade> unpaid,
+    Map<Integer, Centre> centres) {
   public Reading(
       Optional<Paper> paper, List<Fault> faults, List<Fault> notes, Map<Integer, RowFacts> rows) {
-    this(paper, faults, notes, rows, null, Optional.empty());
+    this(paper, faults, notes, rows, null, Optional.empty(), Map.of());
   }
 
   /**

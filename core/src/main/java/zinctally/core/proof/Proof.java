@@ -79,9 +79,20 @@ public record Proof(Reading reading, List<Fault> faults, Optional<Work> work) {
    */
   public record Draw(long arrival, long quantity, long value) {}
 
-  /** One line for the stock book. */
+  /**
+   * One line for the stock book.
+   *
+   * @param contra account that bears the other side; zero when the paper's lines do
+   * @param centre the cost centre that bears it; zero for none
+   */
   public record StockEntry(
-      CostEvent event, long item, LocalDate postingDate, long quantity, long value, long contra) {}
+      CostEvent event,
+      long item,
+      LocalDate postingDate,
+      long quantity,
+      long value,
+      long contra,
+      long centre) {}
 
   /** An earlier event whose cost comes out differently. */
   public record Later(CostEvent event, long item, long difference, LocalDate postingDate) {}

@@ -4,6 +4,8 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import zinctally.core.ledger.CentreTree;
 
 /** What stands beside a statement's figures, so that they can be compared (IAS 1, paragraph 38). */
 public enum Beside {
@@ -11,7 +13,8 @@ public enum Beside {
   LAST_YEAR("the same time last year"),
   MONTH_BEFORE("the month before"),
   YEAR_TO_DATE("the year to date"),
-  MONTHS("every month of the year");
+  MONTHS("every month of the year"),
+  CENTRES("each cost centre");
 
   private final String words;
 
@@ -27,12 +30,26 @@ public enum Beside {
   public List<Column> columns(LocalDate from, LocalDate to, BookYear year) {
     Column own = Column.of(from, to);
     return switch (this) {
-      case NOTHING -> List.of(own);
+      case NOTHING, CENTRES -> List.of(own);
       case LAST_YEAR -> List.of(own, Column.of(from.minusYears(1), yearBefore(to)));
       case MONTH_BEFORE -> List.of(own, Column.of(monthBefore(from), monthBefore(to)));
       case YEAR_TO_DATE -> List.of(own, Column.of(year.start(to), to).called("Year to " + to));
       case MONTHS -> months(to, year);
     };
+  }
+
+  /**
+   * The columns of cost centres side by side, then what they come to.
+   *
+   * @param whole what is divided; empty for all
+   */
+  public static List<Column> centres(
+      LocalDate from, LocalDate to, Optional<Borne> whole, CentreTree tree) {
+    Column own = Column.of(from, to);
+    List<Column> columns = new ArrayList<>();
+    for (Borne part : Borne.split(whole, tree)) columns.add(own.called(part.words()).borneBy(part));
+    columns.add(whole.map(w -> own.called(w.words()).borneBy(w)).orElse(own.called("In all")));
+    return columns;
   }
 
   /** Whether the first two columns are of the same length of time, and so have a difference. */

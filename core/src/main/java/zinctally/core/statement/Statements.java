@@ -143,6 +143,10 @@ public final class Statements {
   }
 
   private Money moved(Account account, Column column) {
+    if (column.borne().isPresent())
+      return balances
+          .borne(column.from(), column.to(), column.known(), column.borne().get().centres())
+          .getOrDefault(account.id(), Money.ZERO);
     return at(account, column)
         .minus(
             balances.at(column.dayBefore(), column.known()).getOrDefault(account.id(), Money.ZERO));

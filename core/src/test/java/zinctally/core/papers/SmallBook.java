@@ -19,6 +19,7 @@ import zinctally.core.goods.ItemKind;
 import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.AccountKind;
+import zinctally.core.ledger.Centre;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
@@ -75,6 +76,9 @@ public final class SmallBook implements Catalogue {
   public final Map<String, String> numbersOfTheirs = new HashMap<>();
   public final Map<Long, Allowed.ListPrice> listed = new HashMap<>();
   public final List<Consigned> consigned = new ArrayList<>();
+  public final List<Centre> centres = new ArrayList<>();
+  public final Map<Long, Centre> centreOfItem = new HashMap<>();
+  public final Map<Long, Centre> centreOfPlace = new HashMap<>();
   public final List<TaxDue> taxDue = new ArrayList<>();
   public TaxBoxes taxBoxes = new TaxBoxes(List.of());
   public @Nullable Terms terms;
@@ -248,6 +252,22 @@ public final class SmallBook implements Catalogue {
   @Override
   public Optional<Place> wentTo(String paperNumber) {
     return Optional.ofNullable(went.get(paperNumber));
+  }
+
+  @Override
+  public boolean hasCentres() {
+    return !centres.isEmpty();
+  }
+
+  @Override
+  public Optional<Centre> centre(String name) {
+    return centres.stream().filter(c -> c.name().equalsIgnoreCase(name)).findFirst();
+  }
+
+  @Override
+  public Optional<Centre> usualCentre(@Nullable Item item, @Nullable Place place) {
+    return Optional.ofNullable(item == null ? null : centreOfItem.get(item.id()))
+        .or(() -> Optional.ofNullable(place == null ? null : centreOfPlace.get(place.id())));
   }
 
   @Override

@@ -11,11 +11,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.AccountKind;
+import zinctally.core.ledger.Centre;
+import zinctally.core.ledger.CentreTree;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Money;
 
@@ -25,18 +28,32 @@ class StatementsTest {
 
   /** A ledger that is a list of lines. */
   private static final class LineLedger implements Balances {
-    record Entry(long account, LocalDate date, long amount, boolean takenOver) {}
+    record Entry(long account, LocalDate date, long amount, boolean takenOver, long centre) {}
 
     private final List<Entry> entries = new ArrayList<>();
 
     void entry(LocalDate date, long debit, long credit, long amount) {
-      entries.add(new Entry(debit, date, amount, false));
-      entries.add(new Entry(credit, date, -amount, false));
+      entry(date, debit, credit, amount, 0);
+    }
+
+    void entry(LocalDate date, long debit, long credit, long amount, long centre) {
+      entries.add(new Entry(debit, date, amount, false, centre));
+      entries.add(new Entry(credit, date, -amount, false, centre));
     }
 
     void takenOver(LocalDate date, long debit, long credit, long amount) {
-      entries.add(new Entry(debit, date, amount, true));
-      entries.add(new Entry(credit, date, -amount, true));
+      entries.add(new Entry(debit, date, amount, true, 0));
+      entries.add(new Entry(credit, date, -amount, true, 0));
+    }
+
+    @Override
+    public Map<Long, Money> borne(
+        LocalDate from, LocalDate to, Optional<LocalDateTime> known, Set<Long> centres) {
+      Map<Long, Money> moved = new HashMap<>();
+      for (Entry e : entries)
+        if (!e.date.isBefore(from) && !e.date.isAfter(to) && centres.contains(e.centre))
+          moved.merge(e.account, new Money(e.amount), Money::plus);
+      return moved;
     }
 
     @Override
@@ -246,5 +263,50 @@ class StatementsTest {
     assertThat(Part.ASSETS.takes(AccountKind.INCOME)).isFalse();
     assertThat(Part.RESULT.takes(AccountKind.EXPENSE)).isTrue();
     assertThat(Part.RESULT.takes(AccountKind.EQUITY)).isFalse();
+  }
+
+  private static final CentreTree CENTRES =
+      new CentreTree(
+          List.of(
+              new CentreTree.Node(new Centre(1, "Shops"), 0, true),
+              new CentreTree.Node(new Centre(2, "Wickmere"), 1, true),
+              new CentreTree.Node(new Centre(3, "Holt"), 1, true),
+              new CentreTree.Node(new Centre(4, "Workshop"), 0, true)));
+
+  /** Shops earn 900 (Wickmere 500, Holt 300, both together 100), the workshop 200, nobody 50. */
+  private static List<String> profits(Optional<Borne> whole) {
+    LineLedger ledger = new LineLedger();
+    ledger.entry(DAY, 10, 40, 500_00, 2);
+    ledger.entry(DAY, 10, 40, 300_00, 3);
+    ledger.entry(DAY, 10, 40, 100_00, 1);
+    ledger.entry(DAY, 10, 40, 260_00, 4);
+    ledger.entry(DAY, 50, 10, 60_00, 4);
+    ledger.entry(DAY, 10, 40, 50_00);
+    ledger.entry(DAY.minusDays(1), 10, 40, 7_00, 2);
+    Statement statement =
+        new Statements(LAYOUT, ledger, CALENDAR)
+            .profitAndLoss(Beside.centres(DAY, DAY.plusDays(5), whole, CENTRES));
+    Line profit = statement.lines().get(statement.lines().size() - 1);
+    List<String> said = new ArrayList<>();
+    for (int c = 0; c < profit.amounts().size(); c++)
+      said.add(statement.columns().get(c).words() + " " + profit.amounts().get(c).minor() / 100);
+    return said;
+  }
+
+  @Test
+  void profit_is_divided_by_cost_centres_and_those_under_one() {
+    assertThat(profits(Optional.empty()))
+        .containsExactly("Shops 900", "Workshop 200", "No cost centre 50", "In all 1150");
+    assertThat(profits(Borne.of("1", CENTRES)))
+        .containsExactly("Wickmere 500", "Holt 300", "Shops itself 100", "Shops 900");
+    assertThat(profits(Borne.of("4", CENTRES))).containsExactly("Workshop 200");
+    assertThat(profits(Borne.of("1.", CENTRES))).containsExactly("Shops itself 100");
+    assertThat(profits(Borne.of("0", CENTRES))).containsExactly("No cost centre 50");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "9", "x", "-1", "1..", "99999999999999999999"})
+  void what_stands_for_no_cost_centre_asks_for_all(String key) {
+    assertThat(Borne.of(key, CENTRES)).isEmpty();
   }
 }

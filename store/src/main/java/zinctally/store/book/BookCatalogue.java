@@ -15,6 +15,7 @@ import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemGroup;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.ledger.Account;
+import zinctally.core.ledger.Centre;
 import zinctally.core.ledger.Role;
 import zinctally.core.papers.Allowed;
 import zinctally.core.papers.Catalogue;
@@ -65,6 +66,7 @@ public final class BookCatalogue implements Catalogue {
   private final RecipeLookup recipes;
   private final ConsignLookup consigned;
   private final TaxLookup taxes;
+  private final CentreLookup centres;
   private final GroupStore.Tree groups;
 
   BookCatalogue(
@@ -99,6 +101,7 @@ public final class BookCatalogue implements Catalogue {
     this.recipes = new RecipeLookup(sql, amends);
     this.consigned = new ConsignLookup(sql, amends, places);
     this.taxes = new TaxLookup(sql, amends);
+    this.centres = new CentreLookup(sql, book.centres(), amends != 0, tree);
     this.groups = tree;
   }
 
@@ -320,6 +323,21 @@ public final class BookCatalogue implements Catalogue {
   @Override
   public Optional<TaxRate> taxRate(String code) {
     return named.taxRate(code);
+  }
+
+  @Override
+  public boolean hasCentres() {
+    return centres.used();
+  }
+
+  @Override
+  public Optional<Centre> centre(String name) {
+    return centres.named(name);
+  }
+
+  @Override
+  public Optional<Centre> usualCentre(@Nullable Item item, @Nullable Place place) {
+    return centres.usual(item, place, items.known());
   }
 
   @Override

@@ -37,7 +37,10 @@ public class BookStore {
   }
 
   private Optional<Book> read(String lock) {
-    return sql.sql("select * from book where id = 1" + lock)
+    return sql.sql(
+            "select b.*, exists (select 1 from centre where active) as centres from book b"
+                + " where b.id = 1"
+                + lock)
         .query(
             (row, n) ->
                 new Book(
@@ -52,7 +55,8 @@ public class BookStore {
                     row.getBoolean("tax_on_sums"),
                     row.getString("address"),
                     row.getString("tax_number"),
-                    row.getString("bank")))
+                    row.getString("bank"),
+                    row.getBoolean("centres")))
         .optional();
   }
 

@@ -8,9 +8,11 @@ import static zinctally.store.listing.Listing.Type.TIME;
 
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import zinctally.core.statement.Borne;
 import zinctally.core.statement.Known;
 import zinctally.store.listing.Listing.Column;
 
@@ -86,32 +88,45 @@ public final class StatementListings {
    *
    * @param opening its balance before, minor units
    * @param known the moment up to which entries count; empty for all
+   * @param borne the cost centres whose lines count; empty for all
    */
   public static Listing account(
-      long id, LocalDate from, LocalDate to, long opening, Optional<LocalDateTime> known) {
+      long id,
+      LocalDate from,
+      LocalDate to,
+      long opening,
+      Optional<LocalDateTime> known,
+      Optional<Borne> borne) {
+    Map<String, Object> params = new HashMap<>();
+    params.put("account", id);
+    params.put("from", from);
+    params.put("to", to);
+    params.put("opening", opening);
+    params.put("known", known.orElse(Known.NOW));
+    borne.ifPresent(b -> params.put("centres", b.centres()));
     return new Listing(
         "Account detail",
         """
-        (select l.id, l.date, l.amount, l.memo, l.item_id, l.party_id, j.paper_id, j.entered_at,
+        (select l.id, l.date, l.amount, l.memo, l.item_id, l.party_id, j.paper_id, j.entered_at, l.centre_id,
            :opening + sum(l.amount) over (order by l.date, l.id) as balance
          from journal_line l join journal j on j.id = l.journal_id
          where l.account_id = :account and l.date between :from and :to
-           and j.entered_at <= :known) l
+           and j.entered_at <= :known"""
+            + (borne.isPresent() ? " and l.centre_id in (:centres)" : "")
+            + """
+        ) l
         join paper p on p.id = l.paper_id
         left join item i on i.id = l.item_id left join party w on w.id = l.party_id
+        left join centre c on c.id = l.centre_id
         where true""",
-        Map.of(
-            "account", id,
-            "from", from,
-            "to", to,
-            "opening", opening,
-            "known", known.orElse(Known.NOW)),
+        params,
         List.of(
             new Column("id", "", "p.id", HIDDEN),
             new Column("date", "Date", "l.date", DATE),
             new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
             new Column("item", "Item", "i.name", TEXT),
             new Column("party", "Who", "w.name", TEXT),
+            new Column("centre", "Cost centre", "c.name", TEXT),
             new Column("memo", "Note", "l.memo", TEXT),
             new Column("debit", "Debit", "if(l.amount > 0, l.amount, null)", MONEY, Papers.PAPER),
             new Column(

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Repository;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.ledger.CentreStore;
 import zinctally.store.sql.NewRow;
 
 /** Drafts: what was typed, kept as it is typed. */
@@ -22,16 +23,22 @@ public class DraftStore {
    */
   private static final String STILL_OPEN = " where id = ? and coalesce(paper_id, 0) = 0";
 
+  private static final String CENTRE = "centre";
   private final JdbcClient sql;
+  private final CentreStore centres;
   private final Clock clock;
 
-  DraftStore(JdbcClient sql, Clock clock) {
+  DraftStore(JdbcClient sql, CentreStore centres, Clock clock) {
     this.sql = sql;
+    this.centres = centres;
     this.clock = clock;
   }
 
+  /** A new draft; the usual cost centre of who begins it stands in its head. */
   public long begin(Draft draft, String login) {
-    return begin(draft, 0, 0, login);
+    boolean borne = draft.kind().is(PaperKind.Trait.BORNE) && draft.field(CENTRE).isEmpty();
+    Optional<String> usual = borne ? centres.ofPerson(login) : Optional.empty();
+    return begin(usual.map(c -> draft.with(CENTRE, c)).orElse(draft), 0, 0, login);
   }
 
   /**

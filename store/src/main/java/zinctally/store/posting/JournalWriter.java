@@ -76,7 +76,8 @@ class JournalWriter {
               line.party(),
               amount,
               line.memo(),
-              line.worked()
+              line.worked(),
+              line.centre()
             });
         months.add(
             line.account(),
@@ -94,8 +95,8 @@ class JournalWriter {
             + " values (?, ?, ?, ?, ?, ?, ?, ?)",
         heads);
     jdbc.batchUpdate(
-        "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo, worked)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo, worked, centre_id)"
+            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         lines);
     jdbc.batchUpdate(
         "insert into account_month values (?, ?, ?, ?) on duplicate key update"

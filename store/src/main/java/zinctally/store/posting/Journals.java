@@ -17,7 +17,7 @@ final class Journals {
 
   /**
    * @param known lines as the paper has them
-   * @param worked lines from cost entries; those of one account and item become one
+   * @param worked lines from cost entries; those of one account, item and cost centre become one
    */
   static List<JournalEntry> of(List<Undo.Line> known, List<Undo.Line> worked) {
     TreeMap<LocalDate, List<JournalLine>> days = new TreeMap<>();
@@ -28,7 +28,7 @@ final class Journals {
     for (Undo.Line line : worked)
       sums.computeIfAbsent(line.date(), d -> new LinkedHashMap<>())
           .merge(
-              List.of(line.line().account(), line.line().item()),
+              List.of(line.line().account(), line.line().item(), line.line().centre()),
               line.line().amount(),
               Money::plus);
     sums.forEach(
@@ -37,7 +37,7 @@ final class Journals {
                 (key, sum) -> {
                   if (sum.signum() != 0)
                     days.computeIfAbsent(date, d -> new ArrayList<>())
-                        .add(new JournalLine(key.get(0), key.get(1), 0, sum, "", true));
+                        .add(JournalLine.worked(key.get(0), key.get(1), sum, key.get(2)));
                 }));
     List<JournalEntry> journals = new ArrayList<>();
     days.forEach(

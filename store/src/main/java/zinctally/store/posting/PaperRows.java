@@ -4,10 +4,13 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import zinctally.core.ledger.Centre;
 import zinctally.core.papers.Head;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.PaperKind;
@@ -132,15 +135,20 @@ class PaperRows {
         stock);
   }
 
-  void lines(Paper paper, long id, int version) {
+  /**
+   * @param centres that bear the lines, by line
+   */
+  void lines(Paper paper, long id, int version, Map<Integer, Centre> centres) {
     jdbc.batchUpdate(
         "insert into paper_line (paper_id, version, line, item_id, account_id, place_id, wording,"
             + " quantity, unit, price, discount, net, tax, tax_rate_id, of_paper, of_line,"
-            + " return_reason_id) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-        paper.rows().stream().map(row -> columns(row, id, version)).toList());
+            + " return_reason_id, centre_id) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+        paper.rows().stream()
+            .map(row -> columns(row, id, version, centres.get(row.line())))
+            .toList());
   }
 
-  private static Object[] columns(Row row, long id, int version) {
+  private static Object[] columns(Row row, long id, int version, @Nullable Centre centre) {
     return new Object[] {
       id,
       version,
@@ -158,7 +166,8 @@ class PaperRows {
       row.rate() == null ? null : row.rate().id(),
       row.from().isThere() ? row.from().paper() : null,
       row.from().isThere() ? row.from().line() : null,
-      row.reason() == null ? null : row.reason().id()
+      row.reason() == null ? null : row.reason().id(),
+      centre == null ? null : centre.id()
     };
   }
 }

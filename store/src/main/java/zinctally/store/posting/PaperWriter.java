@@ -120,6 +120,7 @@ class PaperWriter {
         event.value(),
         event.target(),
         e.contra(),
+        e.centre(),
         e.value(),
         event.id(),
         e.item(),
@@ -127,19 +128,19 @@ class PaperWriter {
         fresh.paper() == 0 ? paper : fresh.paper(),
         fresh.lot()
       };
-      if (worked.kept().contains(event.id())) changed.add(Arrays.copyOf(row, 10));
+      if (worked.kept().contains(event.id())) changed.add(Arrays.copyOf(row, 11));
       else added.add(row);
     }
     jdbc.batchUpdate(
         """
         insert into cost_event (date, sequence, part, line, quantity, value, target_id,
-          contra_account, booked, id, item_id, kind, paper_id, lot_id)
-        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+          contra_account, centre_id, booked, id, item_id, kind, paper_id, lot_id)
+        values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
         """,
         added);
     jdbc.batchUpdate(
         "update cost_event set date = ?, sequence = ?, part = ?, line = ?, quantity = ?, value = ?,"
-            + " target_id = ?, contra_account = ?, booked = ? where id = ?",
+            + " target_id = ?, contra_account = ?, centre_id = ?, booked = ? where id = ?",
         changed);
     jdbc.batchUpdate(
         "update cost_event set gone = true, booked = 0 where id = ?",

@@ -29,7 +29,7 @@ final class Placing {
    * @param paper the earlier paper it belongs to; zero for the job's own
    * @param lot the serial number it is of; zero for none
    */
-  record Placed(Booked booked, long contra, long paper, long lot) {}
+  record Placed(Booked booked, long contra, long centre, long paper, long lot) {}
 
   private final TreeMap<Long, List<Placed>> added = new TreeMap<>();
   private final Map<Long, List<Undo.Old>> undone = new HashMap<>();
@@ -80,7 +80,7 @@ final class Placing {
       placing
           .added
           .computeIfAbsent(planned.item(), i -> new ArrayList<>())
-          .add(new Placed(booked, planned.contra(), paper, lot));
+          .add(new Placed(booked, planned.contra(), job.plan().centre(planned), paper, lot));
       if (old != null) placing.kept.add(id);
       placing.touch(planned.item(), at);
       placing.charge(event, 1);

@@ -146,7 +146,7 @@ public class Posting {
         before.isPresent()
             ? 0
             : sql.sql("select next value for paper_sequence").query(Long.class).single();
-    Plan plan = newcomers.lots(paper.plan(book));
+    Plan plan = newcomers.lots(paper.plan(book).borneBy(reading.centres()));
     reached.accept(20);
     Worker.Job job = trying.job(paper, plan, before, sequence, book, login);
     Worked worked = trying.attempt(job, before, book, held).orRefused();
@@ -164,7 +164,7 @@ public class Posting {
     String what = before.isPresent() ? "amended" : "posted";
     texts.write(paperId, version, saved.draft(), what, now, login);
     long posting = postings.begin(paperId, version, what, now, login);
-    rows.lines(paper, paperId, version);
+    rows.lines(paper, paperId, version, reading.centres());
     reached.accept(40);
     entries.write(
         worked,

@@ -63,7 +63,7 @@ public class Proving {
     Paper paper = reading.paper().get();
     List<Fault> beyond = allowances.beyond(paper, amends != 0, login, book);
     if (!beyond.isEmpty()) return new Proof(reading, beyond, Optional.empty());
-    Plan plan = paper.plan(book);
+    Plan plan = paper.plan(book).borneBy(reading.centres());
     Optional<PaperRows.Posted> before = amends == 0 ? Optional.empty() : rows.head(amends, false);
     Trying.Attempt attempt =
         trying.attempt(

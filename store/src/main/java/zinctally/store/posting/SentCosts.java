@@ -53,7 +53,7 @@ class SentCosts {
       long account) {}
 
   private record Invoiced(
-      long awaited, long paper, int line, LocalDate date, long quantity, long value) {}
+      long awaited, long paper, int line, LocalDate date, long quantity, long value, long centre) {}
 
   Change of(List<Proof.Later> later, Worker.Job job) {
     Map<Long, Proof.Later> byEvent = new HashMap<>();
@@ -98,7 +98,9 @@ class SentCosts {
       LocalDate date = PostingDate.of(by.date, job.date(), job.firstOpenDay());
       rows.add(new Row(sent.awaited, by.paper, by.line, changes[i], date, account));
       lines.add(
-          new Undo.Line(date, new JournalLine(account, sent.item, 0, new Money(changes[i]), "")));
+          new Undo.Line(
+              date,
+              new JournalLine(account, sent.item, 0, new Money(changes[i]), "").in(by.centre)));
       lines.add(
           new Undo.Line(
               date, new JournalLine(sent.account, sent.item, 0, new Money(-changes[i]), "")));
@@ -145,9 +147,11 @@ class SentCosts {
       sql.sql(
               """
               select f.awaited_id, f.paper_id, min(f.line), p.date, sum(f.quantity) as quantity,
-                sum(f.value) as value
+                sum(f.value) as value, coalesce(min(l.centre_id), 0) as centre
               from awaited a join fulfilment f on f.awaited_id = a.id and f.paper_id <> a.paper_id
               join paper p on p.id = f.paper_id
+              left join paper_line l
+                on l.paper_id = p.id and l.version = p.version and l.line = f.line
               where a.id in (:awaited) and f.paper_id <> :undone
               group by f.awaited_id, f.paper_id having quantity > 0 order by f.paper_id
               """)
@@ -161,7 +165,8 @@ class SentCosts {
                       row.getInt(3),
                       row.getObject(4, LocalDate.class),
                       row.getLong(5),
-                      row.getLong(6)))
+                      row.getLong(6),
+                      row.getLong(7)))
           .list()
           .forEach(i -> invoiced.computeIfAbsent(i.awaited, a -> new ArrayList<>()).add(i));
     for (Plan.Fill fill : job.plan().fills())
@@ -175,7 +180,8 @@ class SentCosts {
                     fill.line(),
                     fill.on(),
                     fill.quantity().micros(),
-                    fill.value().minor()));
+                    fill.value().minor(),
+                    job.plan().centres().getOrDefault(fill.line(), 0L)));
     return invoiced;
   }
 }

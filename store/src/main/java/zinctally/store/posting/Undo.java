@@ -27,7 +27,7 @@ record Undo(
   static final Undo NOTHING =
       new Undo(0, LocalDate.MIN, List.of(), List.of(), List.of(), List.of(), List.of());
 
-  record Old(long item, CostEvent event, long charges, long contra, long lot) {}
+  record Old(long item, CostEvent event, long charges, long contra, long centre, long lot) {}
 
   record Entry(long event, LocalDate date, long quantity, long value) {}
 

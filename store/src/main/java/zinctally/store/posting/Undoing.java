@@ -47,6 +47,7 @@ class Undoing {
                             row.getLong("target_id")),
                         row.getLong("charges"),
                         row.getLong("contra_account"),
+                        row.getLong("centre_id"),
                         row.getLong("lot_id")))
             .list(),
         sql.sql(
@@ -67,10 +68,11 @@ class Undoing {
             .list(),
         sql.sql(
                 """
-                select j.date, l.account_id, l.item_id, l.party_id, l.memo, sum(l.amount) as amount
+                select j.date, l.account_id, l.item_id, l.party_id, l.memo, sum(l.amount) as amount,
+                  l.centre_id
                 from journal j join journal_line l on l.journal_id = j.id
                 where j.paper_id = ? and not l.worked
-                group by j.date, l.account_id, l.item_id, l.party_id, l.memo
+                group by j.date, l.account_id, l.item_id, l.party_id, l.memo, l.centre_id
                 having amount <> 0 order by j.date, min(l.id)
                 """)
             .param(paper)
@@ -79,11 +81,12 @@ class Undoing {
                     new Undo.Line(
                         row.getObject(1, LocalDate.class),
                         new JournalLine(
-                            row.getLong(2),
-                            row.getLong(3),
-                            row.getLong(4),
-                            new Money(row.getLong(6)),
-                            row.getString(5))))
+                                row.getLong(2),
+                                row.getLong(3),
+                                row.getLong(4),
+                                new Money(row.getLong(6)),
+                                row.getString(5))
+                            .in(row.getLong(7))))
             .list(),
         sql.sql(
                 """
@@ -110,10 +113,13 @@ class Undoing {
     sql.sql(
             """
             select f.date, f.account_id, a.item_id, sum(f.value) as value,
-              (select min(id) from account where role = 'SENT_NOT_INVOICED' and active) as sent
+              (select min(id) from account where role = 'SENT_NOT_INVOICED' and active) as sent,
+              coalesce(l.centre_id, 0) as centre
             from fulfilment f join awaited a on a.id = f.awaited_id
+            join paper p on p.id = f.paper_id
+            left join paper_line l on l.paper_id = p.id and l.version = p.version and l.line = f.line
             where f.paper_id = ? and f.account_id is not null
-            group by f.date, f.account_id, a.item_id having value <> 0
+            group by f.date, f.account_id, a.item_id, centre having value <> 0
             """)
         .param(paper)
         .query(
@@ -123,7 +129,9 @@ class Undoing {
               long value = row.getLong(4);
               lines.add(
                   new Undo.Line(
-                      date, new JournalLine(row.getLong(2), item, 0, new Money(value), "")));
+                      date,
+                      new JournalLine(row.getLong(2), item, 0, new Money(value), "")
+                          .in(row.getLong(6))));
               lines.add(
                   new Undo.Line(
                       date, new JournalLine(row.getLong(5), item, 0, new Money(-value), "")));

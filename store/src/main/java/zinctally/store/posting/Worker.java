@@ -161,28 +161,24 @@ class Worker {
   private void item(Job job, Placing placing, long item, Settling.Pool pool, Gathering all) {
     Item goods = job.item(item);
     List<Placing.Placed> added = placing.added(item);
-    Map<Long, Long> contras = new HashMap<>();
+    Map<Long, Bearing> bearing = new HashMap<>();
     Map<Long, Long> papers = new HashMap<>();
     Map<Long, Long> lots = new HashMap<>();
     for (Placing.Placed placed : added) {
-      contras.put(placed.booked().event().id(), placed.contra());
+      bearing.put(placed.booked().event().id(), new Bearing(placed.contra(), placed.centre()));
       papers.put(placed.booked().event().id(), placed.paper());
       lots.put(placed.booked().event().id(), placed.lot());
     }
     Replaying.Run run = pool.run();
-    contras.putAll(contrasOf(run.recost().changes()));
+    bearing.putAll(bearingOf(run.recost().changes()));
     for (Recost.Change change : run.recost().changes()) {
       CostEvent event = change.event();
       LocalDate date = PostingDate.of(event.at().date(), job.date, job.firstOpenDay);
       long quantity = change.fresh() ? signed(event) : 0;
+      Bearing bears = Objects.requireNonNull(bearing.get(event.id()));
       Proof.StockEntry entry =
           new Proof.StockEntry(
-              event,
-              item,
-              date,
-              quantity,
-              change.difference(),
-              Objects.requireNonNull(contras.get(event.id())));
+              event, item, date, quantity, change.difference(), bears.contra, bears.centre);
       all.entries.add(entry);
       if (change.fresh())
         all.fresh.add(
@@ -201,7 +197,8 @@ class Worker {
                 job.undo.on(entry.date()),
                 -entry.quantity(),
                 -entry.value(),
-                old.contra()));
+                old.contra(),
+                old.centre()));
     PoolState before = pool.before().state();
     boolean asItWas = run.recost().changes().isEmpty() && before.equals(run.recost().end());
     if (asItWas && job.plan.again().contains(item)) all.right.add(item);
@@ -232,15 +229,19 @@ class Worker {
     return event.kind() == EventKind.OUT ? -event.quantity() : event.quantity();
   }
 
-  private Map<Long, Long> contrasOf(List<Recost.Change> changes) {
+  /** The account and cost centre that bear what an event costs; zero for none. */
+  private record Bearing(long contra, long centre) {}
+
+  private Map<Long, Bearing> bearingOf(List<Recost.Change> changes) {
     List<Long> old = changes.stream().filter(c -> !c.fresh()).map(c -> c.event().id()).toList();
-    Map<Long, Long> contras = new HashMap<>();
+    Map<Long, Bearing> bearing = new HashMap<>();
     for (int from = 0; from < old.size(); from += 1000)
-      sql.sql("select id, contra_account from cost_event where id in (:ids)")
+      sql.sql("select id, contra_account, centre_id from cost_event where id in (:ids)")
           .param("ids", old.subList(from, Math.min(old.size(), from + 1000)))
-          .query((row, n) -> contras.put(row.getLong(1), row.getLong(2)))
+          .query(
+              (row, n) -> bearing.put(row.getLong(1), new Bearing(row.getLong(2), row.getLong(3))))
           .list();
-    return contras;
+    return bearing;
   }
 
   private static List<Undo.Line> known(Job job) {
@@ -252,18 +253,7 @@ class Worker {
   }
 
   private static List<Undo.Line> undone(Undo undo, List<Undo.Line> lines) {
-    return lines.stream()
-        .map(
-            l ->
-                new Undo.Line(
-                    undo.on(l.date()),
-                    new JournalLine(
-                        l.line().account(),
-                        l.line().item(),
-                        l.line().party(),
-                        l.line().amount().negated(),
-                        l.line().memo())))
-        .toList();
+    return lines.stream().map(l -> new Undo.Line(undo.on(l.date()), l.line().takenBack())).toList();
   }
 
   /** What cost entries come to in the ledger: the stock account's line and its other side's. */
@@ -278,7 +268,9 @@ class Worker {
       if (entry.contra() != 0)
         lines.add(
             new Undo.Line(
-                date, new JournalLine(entry.contra(), entry.item(), 0, value.negated(), "")));
+                date,
+                new JournalLine(entry.contra(), entry.item(), 0, value.negated(), "")
+                    .in(entry.centre())));
     }
     return lines;
   }

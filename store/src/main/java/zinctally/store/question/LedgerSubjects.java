@@ -23,6 +23,7 @@ final class LedgerSubjects {
         .join("i", "left join item i on i.id = nullif(l.item_id, 0)")
         .join("g", "left join item_group g on g.id = i.group_id")
         .join("w", "left join party w on w.id = coalesce(nullif(l.party_id, 0), p.party_id)")
+        .join("c", "left join centre c on c.id = l.centre_id")
         .leads("account_id", "a.id")
         .column("day", "Day", "l.date", DATE, "", "date posting")
         .column(
@@ -36,6 +37,7 @@ final class LedgerSubjects {
         .paper()
         .item()
         .party("Who")
+        .column("centre", "Cost centre", "c.name", TEXT, "", "branch department project")
         .column("note", "Note", "l.memo", TEXT, "", "memo")
         .column("amount", "Amount", "l.amount", MONEY, "/papers/{paper_id}", "balance")
         .column("debit", "Debit", "greatest(l.amount, 0)", MONEY)

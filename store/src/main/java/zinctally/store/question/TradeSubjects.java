@@ -50,10 +50,12 @@ final class TradeSubjects {
         .join("w", "left join party w on w.id = p.party_id")
         .join("o", "left join place o on o.id = coalesce(n.place_id, p.place_id)")
         .join("t", "left join tax_rate t on t.id = n.tax_rate_id")
+        .join("c", "left join centre c on c.id = n.centre_id")
         .join("r", "left join reason r on r.id = n.return_reason_id")
         .paper()
         .item()
-        .place();
+        .place()
+        .column("centre", "Cost centre", "c.name", TEXT, "", "branch department project");
   }
 
   private static Subject sales() {

@@ -97,6 +97,14 @@ class Postings implements Sealed {
             select posting_id, id, item_id, date, quantity, paper_id, line, part, lot_id, place_id
             from quantity_move where posting_id between ? and ? order by posting_id, id
             """)
+        .figures(
+            "borne",
+            """
+            select j.posting_id, l.journal_id, l.line, l.centre_id
+            from journal j straight_join journal_line l on l.journal_id = j.id
+            where j.posting_id between ? and ? and l.centre_id <> 0
+            order by j.posting_id, j.id, l.line
+            """)
         .leaves();
   }
 

@@ -3,8 +3,10 @@ package zinctally.store.statement;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.number.Money;
@@ -26,11 +28,20 @@ public class BalancesStore {
       private record Asked(Optional<LocalDate> from, LocalDate to, Optional<LocalDateTime> known) {}
 
       private final Map<Asked, Map<Long, Money>> seen = new HashMap<>();
+      private final Map<List<Object>, Map<Long, Money>> borneSeen = new HashMap<>();
 
       @Override
       public Map<Long, Money> at(LocalDate day, Optional<LocalDateTime> known) {
         return seen.computeIfAbsent(
             new Asked(Optional.empty(), day, known), a -> balances(day, known.orElse(Known.NOW)));
+      }
+
+      @Override
+      public Map<Long, Money> borne(
+          LocalDate from, LocalDate to, Optional<LocalDateTime> known, Set<Long> centres) {
+        return borneSeen.computeIfAbsent(
+            List.of(from, to, known, centres),
+            a -> BalancesStore.this.borne(from, to, known.orElse(Known.NOW), centres));
       }
 
       @Override
@@ -61,6 +72,24 @@ public class BalancesStore {
             .param("month", day.withDayOfMonth(1))
             .param("day", day)
             .param("known", known));
+  }
+
+  /** From lines: of income and expense, and of the days asked for alone. */
+  private Map<Long, Money> borne(
+      LocalDate from, LocalDate to, LocalDateTime known, Set<Long> centres) {
+    return read(
+        sql.sql(
+                """
+                select l.account_id, sum(l.amount) from account a
+                join journal_line l on l.account_id = a.id and l.date between :from and :to
+                  and l.centre_id in (:centres)
+                join journal j on j.id = l.journal_id and j.entered_at <= :known
+                where a.kind in ('INCOME', 'EXPENSE') group by l.account_id
+                """)
+            .param("from", from)
+            .param("to", to)
+            .param("known", known)
+            .param("centres", centres));
   }
 
   private Map<Long, Money> opened(LocalDate from, LocalDate to, LocalDateTime known) {

@@ -3,8 +3,8 @@ package zinctally.web.prove;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -13,8 +13,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import zinctally.core.ledger.Account;
 import zinctally.core.number.Money;
-import zinctally.core.statement.Balances;
+import zinctally.core.statement.Borne;
 import zinctally.store.ledger.AccountStore;
+import zinctally.store.ledger.CentreStore;
 import zinctally.store.listing.StatementListings;
 import zinctally.store.statement.BalancesStore;
 import zinctally.store.statement.LayoutStore;
@@ -29,6 +30,7 @@ class AccountController {
   private final AccountStore accounts;
   private final BalancesStore balances;
   private final LayoutStore layouts;
+  private final CentreStore centres;
   private final AreaPage page;
   private final Clock clock;
 
@@ -36,11 +38,13 @@ class AccountController {
       AccountStore accounts,
       BalancesStore balances,
       LayoutStore layouts,
+      CentreStore centres,
       AreaPage page,
       Clock clock) {
     this.accounts = accounts;
     this.balances = balances;
     this.layouts = layouts;
+    this.centres = centres;
     this.page = page;
     this.clock = clock;
   }
@@ -60,21 +64,24 @@ class AccountController {
     Asked asked = new Asked(request, model, clock);
     DaySpan days = asked.days(layouts.year());
     Optional<LocalDateTime> known = asked.known();
-    Balances at = balances.balances();
-    long before = minor(at.at(days.from().minusDays(1), known), id);
-    model.addAttribute("heading", account.label());
-    model.addAttribute("before", before);
-    model.addAttribute("after", minor(at.at(days.to(), known), id));
+    Optional<Borne> borne = Borne.of(asked.text("centre"), centres.tree());
+    long before = borne.isPresent() ? 0 : standing(days.from().minusDays(1), known, id);
+    model.addAttribute(
+        "heading", account.label() + borne.map(b -> ", borne by " + b.words()).orElse(""));
+    if (borne.isEmpty()) {
+      model.addAttribute("before", before);
+      model.addAttribute("after", standing(days.to(), known, id));
+    }
     model.addAttribute("above", "prove/account");
     return page.under(
         "/prove/accounts",
-        StatementListings.account(id, days.from(), days.to(), before, known),
+        StatementListings.account(id, days.from(), days.to(), before, known, borne),
         model,
         request,
         response);
   }
 
-  private static long minor(Map<Long, Money> balances, long account) {
-    return balances.getOrDefault(account, Money.ZERO).minor();
+  private long standing(LocalDate day, Optional<LocalDateTime> known, long account) {
+    return balances.balances().at(day, known).getOrDefault(account, Money.ZERO).minor();
   }
 }

@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -19,6 +20,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import zinctally.core.statement.Beside;
 import zinctally.core.statement.BookYear;
+import zinctally.core.statement.Borne;
 import zinctally.core.statement.Column;
 import zinctally.core.statement.Known;
 import zinctally.core.statement.Statement;
@@ -26,6 +28,7 @@ import zinctally.core.statement.Statements;
 import zinctally.store.Audit;
 import zinctally.store.OneMoment;
 import zinctally.store.book.BookStore;
+import zinctally.store.ledger.CentreStore;
 import zinctally.store.seal.SealStore;
 import zinctally.store.statement.BalancesStore;
 import zinctally.store.statement.LayoutStore;
@@ -43,8 +46,10 @@ import zinctally.web.shell.Say;
 @Controller
 class StatementController {
   private static final String KNOWN = "known";
+  private static final String CENTRE = "centre";
   private final BalancesStore balances;
   private final LayoutStore layouts;
+  private final CentreStore centres;
   private final BookStore books;
   private final StatementFiles files;
   private final HandedOut handedOut;
@@ -57,6 +62,7 @@ class StatementController {
   StatementController(
       BalancesStore balances,
       LayoutStore layouts,
+      CentreStore centres,
       BookStore books,
       StatementFiles files,
       HandedOut handedOut,
@@ -67,6 +73,7 @@ class StatementController {
       Clock clock) {
     this.balances = balances;
     this.layouts = layouts;
+    this.centres = centres;
     this.books = books;
     this.files = files;
     this.handedOut = handedOut;
@@ -80,13 +87,13 @@ class StatementController {
   @GetMapping("/prove/profit")
   @Nullable String profit(Model model, HttpServletRequest request, HttpServletResponse response)
       throws IOException {
-    return span(Statements::profitAndLoss, model, request, response);
+    return span(Statements::profitAndLoss, true, model, request, response);
   }
 
   @GetMapping("/prove/cash")
   @Nullable String cash(Model model, HttpServletRequest request, HttpServletResponse response)
       throws IOException {
-    return span(Statements::cashFlow, model, request, response);
+    return span(Statements::cashFlow, false, model, request, response);
   }
 
   @GetMapping("/prove/balance")
@@ -95,34 +102,34 @@ class StatementController {
     LocalDate at = AtDate.read(text(request, "to"), clock, model);
     model.addAttribute("to", at);
     LocalDate from = at.withDayOfMonth(1);
-    return show(
-        Statements::balanceSheet, from, at, "At the end of " + at, false, model, request, response);
+    Span span = new Span(from, at, "At the end of " + at, false, false);
+    return show(Statements::balanceSheet, span, model, request, response);
   }
 
   private @Nullable String span(
       BiFunction<Statements, List<Column>, Statement> kind,
+      boolean borne,
       Model model,
       HttpServletRequest request,
       HttpServletResponse response)
       throws IOException {
     DaySpan days = new Asked(request, model, clock).days(layouts.year());
-    return show(
-        kind,
-        days.from(),
-        days.to(),
-        "From " + days.from() + " to " + days.to(),
-        true,
-        model,
-        request,
-        response);
+    String words = "From " + days.from() + " to " + days.to();
+    Span span = new Span(days.from(), days.to(), words, true, borne && centres.used());
+    return show(kind, span, model, request, response);
   }
+
+  /**
+   * What a statement is of.
+   *
+   * @param flows whether its figures are of days from and to
+   * @param borne whether it can be divided by cost centres
+   */
+  private record Span(LocalDate from, LocalDate to, String words, boolean flows, boolean borne) {}
 
   private @Nullable String show(
       BiFunction<Statements, List<Column>, Statement> kind,
-      LocalDate from,
-      LocalDate to,
-      String of,
-      boolean flows,
+      Span span,
       Model model,
       HttpServletRequest request,
       HttpServletResponse response)
@@ -130,17 +137,26 @@ class StatementController {
     Optional<LocalDateTime> known = KnownAt.read(text(request, KNOWN), clock, model);
     Beside beside = beside(text(request, "beside"));
     BookYear year = layouts.year();
-    List<Column> columns = columns(beside, from, to, year, flows, known);
+    Optional<Borne> borne =
+        span.borne() ? Borne.of(text(request, CENTRE), centres.tree()) : Optional.empty();
+    List<Column> columns =
+        span.borne() && beside == Beside.CENTRES
+            ? Beside.centres(span.from(), span.to(), borne, centres.tree()).stream()
+                .map(c -> known.map(c::knownAt).orElse(c))
+                .toList()
+            : columns(beside, span, year, known).stream()
+                .map(c -> borne.map(c::borneBy).orElse(c))
+                .toList();
     Statement statement =
         moment.of(
             () -> kind.apply(new Statements(layouts.layout(), balances.balances(), year), columns));
     boolean compared = beside.comparable() || (beside == Beside.NOTHING && known.isPresent());
-    List<String> facts = facts(of, to, known, request);
-    StatementFiles.Whole whole = new StatementFiles.Whole(statement, compared, flows, facts);
+    List<String> facts = facts(span, borne, known, request);
+    StatementFiles.Whole whole = new StatementFiles.Whole(statement, compared, span.flows(), facts);
     String as = text(request, "as");
     if (Download.FORMS.contains(as)) {
       OnPaper paper = OnPaper.read(request);
-      handedOut.remember(statement.name() + ", " + of, as, request);
+      handedOut.remember(statement.name() + ", " + span.words(), as, request);
       audit.write(
           request.getUserPrincipal().getName(),
           "export",
@@ -152,11 +168,18 @@ class StatementController {
     }
     model.addAttribute("statement", view(whole, request));
     model.addAttribute("beside", beside);
-    model.addAttribute("besides", Beside.values());
+    model.addAttribute(
+        "besides",
+        Arrays.stream(Beside.values()).filter(b -> b != Beside.CENTRES || span.borne()).toList());
+    model.addAttribute("centres", span.borne() ? centres.tree().inOrder() : List.of());
+    model.addAttribute(CENTRE, borne.map(Borne::key).orElse(""));
     model.addAttribute(KNOWN, known.orElse(null));
     model.addAttribute("knownTyped", text(request, KNOWN));
     model.addAttribute(
-        "since", known.map(k -> since(k, flows ? from : books.book().cutOver(), to)).orElse(null));
+        "since",
+        known
+            .map(k -> since(k, span.flows() ? span.from() : books.book().cutOver(), span.to()))
+            .orElse(null));
     return "prove/statement";
   }
 
@@ -171,34 +194,32 @@ class StatementController {
 
   /** As it was known, with what is known now beside it when nothing else is. */
   private static List<Column> columns(
-      Beside beside,
-      LocalDate from,
-      LocalDate to,
-      BookYear year,
-      boolean flows,
-      Optional<LocalDateTime> known) {
+      Beside beside, Span span, BookYear year, Optional<LocalDateTime> known) {
     List<Column> columns = new ArrayList<>();
-    for (Column column : beside.columns(from, to, year)) {
+    for (Column column : beside.columns(span.from(), span.to(), year)) {
       Column said =
-          flows || beside == Beside.MONTHS ? column : column.called(column.to().toString());
+          span.flows() || beside == Beside.MONTHS ? column : column.called(column.to().toString());
       columns.add(known.map(said::knownAt).orElse(said));
     }
     if (known.isPresent() && beside == Beside.NOTHING) {
-      columns.add(0, beside.columns(from, to, year).get(0).called("As known now"));
+      columns.add(0, beside.columns(span.from(), span.to(), year).get(0).called("As known now"));
       columns.add(columns.remove(1).called("As known then"));
     }
     return columns;
   }
 
   private List<String> facts(
-      String of, LocalDate to, Optional<LocalDateTime> known, HttpServletRequest request) {
+      Span span, Optional<Borne> borne, Optional<LocalDateTime> known, HttpServletRequest request) {
     List<String> facts = new ArrayList<>();
-    facts.add(of);
+    facts.add(span.words());
+    borne.ifPresent(b -> facts.add("borne by " + b.words()));
     known.ifPresent(k -> facts.add("as it was known at " + say.moment(k)));
     LocalDate closed = books.book().closedTo();
     facts.add(
-        closed != null && !to.isAfter(closed) ? "the period is closed" : "the period is open");
-    seals.ofClosed(to).ifPresent(s -> facts.add("seal " + s.no() + " " + s.hash()));
+        closed != null && !span.to().isAfter(closed)
+            ? "the period is closed"
+            : "the period is open");
+    seals.ofClosed(span.to()).ifPresent(s -> facts.add("seal " + s.no() + " " + s.hash()));
     facts.add(
         "made "
             + say.moment(LocalDateTime.now(clock))

@@ -32,6 +32,7 @@ record StatementLinks(boolean flows, LocalDate first, BookYear year) {
       address = new Address("/prove/profit", Map.of()).with("from", from.toString());
     } else return null;
     address = address.with("to", to.toString());
+    if (column.borne().isPresent()) address = address.with("centre", column.borne().get().key());
     return column.known().isEmpty()
         ? address.toString()
         : address.with("known", Known.said(column.known().get())).toString();

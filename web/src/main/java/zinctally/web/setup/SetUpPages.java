@@ -39,6 +39,8 @@ class SetUpPages {
                 ListPage.at("/setup/accounts", "Chart of accounts").known("ledger accounts"),
                 ListPage.at("/setup/sections", "Statements")
                     .known("headings sections year begins layout of statements"),
+                ListPage.at("/setup/centres", "Cost centres")
+                    .known("branches departments projects dimensions"),
                 ListPage.at("/setup/tax", "Tax rates").known("vat"),
                 ListPage.at("/setup/tax-boxes", "Tax boxes").known("vat return boxes")),
             Area.group(

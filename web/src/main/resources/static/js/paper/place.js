@@ -36,7 +36,7 @@ export const place = () => {
       const given = /^(.*) of (.*) given$/.exec(d.dataset.given || "");
       numbers.dataset.all = given && given[1] === given[2] ? "1" : "";
     }
-    for (const [what, says] of [["discount", d.dataset.saysDiscount], ["at", d.dataset.saysAt]]) {
+    for (const [what, says] of [["discount", d.dataset.saysDiscount], ["at", d.dataset.saysAt], ["centre", d.dataset.centre]]) {
       const cell = $(`[data-col=${what}]`, row);
       if (cell) cell.placeholder = says || "";
     }

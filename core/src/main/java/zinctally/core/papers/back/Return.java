@@ -223,7 +223,9 @@ public record Return(
                 new JournalLine(
                     book.account(tax).id(), 0, 0, new Money(-sign * sum), rate.code())));
     for (Line line : lines)
-      known.add(new JournalLine(other, line.item().id(), 0, new Money(-sign * line.net()), ""));
+      known.add(
+          new JournalLine(other, line.item().id(), 0, new Money(-sign * line.net()), "")
+              .of(line.row()));
     List<Plan.Due> dues =
         owed == 0 || money != null
             ? List.of()
@@ -243,7 +245,8 @@ public record Return(
     }
     links.between(Role.SENT_NOT_INVOICED, item, -line.drawn(), waits.number());
     links.known.add(
-        new JournalLine(item.costAccount(), item.id(), 0, new Money(line.drawn()), waits.number()));
+        new JournalLine(item.costAccount(), item.id(), 0, new Money(line.drawn()), waits.number())
+            .of(line.row()));
     links.bill(line.row(), new Flow.Portion(waits, micros, line.drawn()));
   }
 }

@@ -106,11 +106,12 @@ public record SupplierCredit(LocalDate date, Party who, String theirNumber, List
               line.due().rate() == null ? "" : line.due().rate().code()));
       known.add(
           new JournalLine(
-              book.account(Role.PRICE_DIFFERENCES).id(),
-              0,
-              0,
-              new Money(-(credited - due - tax)),
-              line.due().number()));
+                  book.account(Role.PRICE_DIFFERENCES).id(),
+                  0,
+                  0,
+                  new Money(-(credited - due - tax)),
+                  line.due().number())
+              .of(line.row()));
     }
     Plan.Due credit = new Plan.Due(who.id(), theirNumber, date, date, new Money(total()), who);
     return new Plan(List.of(), List.of(), known, List.of(credit), settlements);

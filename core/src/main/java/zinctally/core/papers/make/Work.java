@@ -24,7 +24,10 @@ public record Work(int row, Account account, String wording, long amount) {
   /** What is taken from its accounts. */
   static List<JournalLine> lines(List<Work> all) {
     return all.stream()
-        .map(w -> new JournalLine(w.account.id(), 0, 0, new Money(w.amount).negated(), w.wording))
+        .map(
+            w ->
+                new JournalLine(w.account.id(), 0, 0, new Money(w.amount).negated(), w.wording)
+                    .of(w.row))
         .toList();
   }
 }

@@ -60,7 +60,8 @@ public final class AccountRowsReader {
       row.facts(new Reading.RowFacts(item, account.get().label(), "", amount));
       String memo = row.memo();
       if (amount != 0)
-        lines.add(new JournalLine(account.get().id(), item, 0, new Money(amount), memo));
+        lines.add(
+            new JournalLine(account.get().id(), item, 0, new Money(amount), memo).of(row.index()));
     }
     return List.copyOf(lines);
   }

@@ -162,7 +162,7 @@ public record Delivery(
     links.goods(line.row(), invoice);
     links.between(Role.BILLED_AHEAD, item, invoice.value(), of.number());
     links.known.add(
-        new JournalLine(
-            item.salesAccount(), item.id(), 0, new Money(-invoice.value()), of.number()));
+        new JournalLine(item.salesAccount(), item.id(), 0, new Money(-invoice.value()), of.number())
+            .of(line.row()));
   }
 }

@@ -1,6 +1,7 @@
 package zinctally.core.papers.plan;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Position;
 import zinctally.core.cost.Spot;
 import zinctally.core.goods.Lot;
+import zinctally.core.ledger.Centre;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
@@ -30,6 +32,7 @@ import zinctally.core.papers.flow.Awaits;
  * @param fills what it brings of what earlier papers wait for
  * @param again items whose pools are worked out again from their first event
  * @param making how what it makes gets its worth; null when it makes nothing
+ * @param centres the cost centre that bears what a line of the paper earns and costs, by line
  */
 public record Plan(
     List<Event> events,
@@ -40,7 +43,8 @@ public record Plan(
     List<Wait> awaits,
     List<Fill> fills,
     List<Long> again,
-    @Nullable Making making) {
+    @Nullable Making making,
+    Map<Integer, Long> centres) {
   public Plan(
       List<Event> events,
       List<Move> moves,
@@ -58,13 +62,14 @@ public record Plan(
       List<Settlement> settlements,
       List<Wait> awaits,
       List<Fill> fills) {
-    this(events, moves, lines, dues, settlements, awaits, fills, List.of(), null);
+    this(events, moves, lines, dues, settlements, awaits, fills, List.of(), null, Map.of());
   }
 
   /** A plan that has pools worked out again and does nothing else. */
   public static Plan again(List<Long> items) {
     return new Plan(
-        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), items, null);
+        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), items, null,
+        Map.of());
   }
 
   /** A plan that makes goods of other goods. */
@@ -75,7 +80,7 @@ public record Plan(
       List<Fill> fills,
       Making making) {
     return new Plan(
-        events, moves, lines, List.of(), List.of(), List.of(), fills, List.of(), making);
+        events, moves, lines, List.of(), List.of(), List.of(), fills, List.of(), making, Map.of());
   }
 
   /** What an event belongs to. */
@@ -259,7 +264,22 @@ public record Plan(
   public Plan costing(IntFunction<Money> costOfLine) {
     List<Wait> costed =
         awaits.stream().map(w -> w.value.isEmpty() ? w.at(costOfLine.apply(w.line())) : w).toList();
-    return new Plan(events, moves, lines, dues, settlements, costed, fills, again, making);
+    return new Plan(events, moves, lines, dues, settlements, costed, fills, again, making, centres);
+  }
+
+  /** The same, with each line of the paper borne by its cost centre. */
+  public Plan borneBy(Map<Integer, Centre> bear) {
+    if (bear.isEmpty()) return this;
+    Map<Integer, Long> ids = new HashMap<>();
+    bear.forEach((row, centre) -> ids.put(row, centre.id()));
+    List<JournalLine> borne = lines.stream().map(l -> l.in(ids.getOrDefault(l.row(), 0L))).toList();
+    return new Plan(
+        events, moves, borne, dues, settlements, awaits, fills, again, making, Map.copyOf(ids));
+  }
+
+  /** The cost centre that bears what an event costs; zero for none. */
+  public long centre(Event event) {
+    return event.of == null ? centres.getOrDefault(event.spot.line(), 0L) : 0;
   }
 
   /** Lots that are named for the first time. */
@@ -276,6 +296,7 @@ public record Plan(
             .toList();
     List<Move> withMoves =
         moves.stream().map(m -> m.lot == null ? m : m.of(made.getOrDefault(m.lot, m.lot))).toList();
-    return new Plan(withEvents, withMoves, lines, dues, settlements, awaits, fills, again, making);
+    return new Plan(
+        withEvents, withMoves, lines, dues, settlements, awaits, fills, again, making, centres);
   }
 }

@@ -15,6 +15,7 @@ import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.NullUnmarked;
+import zinctally.core.ledger.Centre;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
@@ -60,6 +61,7 @@ public final class Reader {
   }
 
   public Reading done(Supplier<Paper> paper) {
+    Map<Integer, Centre> centres = new Centres(this).read();
     Optional<Paper> read = Optional.empty();
     if (faults.isEmpty()) {
       try {
@@ -71,7 +73,13 @@ public final class Reader {
       }
     }
     return new Reading(
-        read, List.copyOf(faults), List.copyOf(notes), facts, toPay, Optional.ofNullable(unpaid));
+        read,
+        List.copyOf(faults),
+        List.copyOf(notes),
+        facts,
+        toPay,
+        Optional.ofNullable(unpaid),
+        centres);
   }
 
   /**

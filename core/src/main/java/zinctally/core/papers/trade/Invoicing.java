@@ -40,7 +40,8 @@ public final class Invoicing {
       Kept.stay(stock, links, line.row(), item, line.kept(), flow.now(), flow);
     long gone = line.quantity().micros() - flow.after();
     long[] nets = Spread.over(line.net(), new long[] {gone, flow.after()});
-    links.known.add(new JournalLine(item.salesAccount(), item.id(), 0, new Money(-nets[0]), ""));
+    links.known.add(
+        new JournalLine(item.salesAccount(), item.id(), 0, new Money(-nets[0]), "").of(line.row()));
     if (flow.after() > 0) {
       links.wait(line.row(), Awaits.INVOICED_GOODS, item, flow, flow.after(), nets[1]);
       links.between(Role.BILLED_AHEAD, item, -nets[1], "");
@@ -48,7 +49,8 @@ public final class Invoicing {
     for (Flow.Portion sent : flow.before()) {
       links.known.add(
           new JournalLine(
-              item.costAccount(), item.id(), 0, new Money(sent.value()), sent.of().number()));
+                  item.costAccount(), item.id(), 0, new Money(sent.value()), sent.of().number())
+              .of(line.row()));
       links.between(Role.SENT_NOT_INVOICED, item, -sent.value(), sent.of().number());
       links.fill(line.row(), sent.of(), sent.quantity(), sent.value());
       links.bill(line.row(), sent);

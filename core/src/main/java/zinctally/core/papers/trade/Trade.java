@@ -264,9 +264,10 @@ public record Trade(
   private JournalLine revenueOrExpense(TradeLine line, boolean buying) {
     long amount = buying ? line.net() : -line.net();
     if (line.account() != null)
-      return new JournalLine(line.account().id(), 0, 0, new Money(amount), line.wording());
+      return new JournalLine(line.account().id(), 0, 0, new Money(amount), line.wording())
+          .of(line.row());
     Item item = line.goods();
     long account = buying ? item.costAccount() : item.salesAccount();
-    return new JournalLine(account, item.id(), 0, new Money(amount), "");
+    return new JournalLine(account, item.id(), 0, new Money(amount), "").of(line.row());
   }
 }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.ledger.CentreStore;
 
 /** The form of every kind of paper that is written on the screen. */
 @Component
@@ -13,7 +14,13 @@ public class Forms {
   private final Map<PaperKind, PaperForm> forms = new HashMap<>();
   private final Map<String, Suggestion> suggestions = new HashMap<>();
 
-  Forms(List<AreaForms> areas) {
+  private final CentreStore centres;
+  private final Suggestion offered;
+
+  Forms(List<AreaForms> areas, CentreStore centres, Suggestions offered) {
+    this.centres = centres;
+    this.offered = offered.centres();
+    suggestions.put(this.offered.key(), this.offered);
     areas.stream()
         .flatMap(a -> a.forms().stream())
         .forEach(
@@ -33,9 +40,14 @@ public class Forms {
     return has(kind) && !kind.is(PaperKind.Trait.COUNTER);
   }
 
-  /** The form of a kind; an empty one for a kind that has none. */
+  /**
+   * The form of a kind, with cost centres where the book has any; an empty one for a kind that has
+   * none. At the counter nobody types them.
+   */
   public PaperForm of(PaperKind kind) {
-    return forms.getOrDefault(kind, new PaperForm(kind, List.of(), List.of()));
+    PaperForm form = forms.getOrDefault(kind, new PaperForm(kind, List.of(), List.of()));
+    boolean borne = kind.is(PaperKind.Trait.BORNE) && form.lined() && !form.counter();
+    return borne && centres.used() ? form.borneBy(offered) : form;
   }
 
   /** What a cell offers, by its word in addresses. */

@@ -1,5 +1,6 @@
 package zinctally.web.paper.form;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -16,8 +17,19 @@ import zinctally.core.papers.PaperKind;
  */
 public record PaperForm(
     PaperKind kind, List<Field> fields, List<Column> columns, List<Field> feet) {
+  private static final String CENTRE = "centre";
+
   public PaperForm(PaperKind kind, List<Field> fields, List<Column> columns) {
     this(kind, fields, columns, List.of());
+  }
+
+  /** The same with a cost centre in its head and on its lines. */
+  PaperForm borneBy(Suggestion centres) {
+    List<Field> more = new ArrayList<>(fields);
+    more.add(suggest(CENTRE, "Cost centre", centres));
+    List<Column> wider = new ArrayList<>(columns);
+    wider.add(text(CENTRE, "Cost centre", centres));
+    return new PaperForm(kind, more, wider, feet);
   }
 
   /** Whether it has lines. */

@@ -13,6 +13,7 @@ import zinctally.core.papers.Party;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemStore;
 import zinctally.store.ledger.AccountStore;
+import zinctally.store.ledger.CentreStore;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.sell.CustomerStore;
 import zinctally.store.setup.PlaceStore;
@@ -30,6 +31,7 @@ public class Suggestions {
   private final PeopleStore people;
   private final CustomerStore customers;
   private final GroupStore groups;
+  private final CentreStore centres;
   private final Say say;
 
   Suggestions(
@@ -40,6 +42,7 @@ public class Suggestions {
       PeopleStore people,
       CustomerStore customers,
       GroupStore groups,
+      CentreStore centres,
       Say say) {
     this.items = items;
     this.accounts = accounts;
@@ -48,6 +51,7 @@ public class Suggestions {
     this.people = people;
     this.customers = customers;
     this.groups = groups;
+    this.centres = centres;
     this.say = say;
   }
 
@@ -63,6 +67,13 @@ public class Suggestions {
                             f.name(),
                             f.code() + ", " + say.quantity(f.here()) + " " + f.unit() + " here"))
                 .toList());
+  }
+
+  /** Cost centres in use. */
+  Suggestion centres() {
+    return new Suggestion(
+        "centre",
+        typed -> centres.named(typed, MOST).stream().map(c -> new Offer(c, c, "")).toList());
   }
 
   /** Items, and groups of them. */

@@ -1,0 +1,4 @@
+package zinctally.core.ledger;
+
+/** A branch, department or project that bears income and costs. */
+public record Centre(long id, String name) {}
