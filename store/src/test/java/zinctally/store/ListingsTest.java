@@ -98,6 +98,7 @@ class ListingsTest {
         ProveListings.journalLines(),
         DayListings.dayBook(LocalDate.of(2026, 1, 1)),
         StatementListings.trialBalance(DATE.minusDays(40), DATE, Optional.empty()),
+        SalesListings.map(DATE.minusDays(40), DATE),
         StatementListings.account(
             5, DATE.minusDays(40), DATE, 0, Optional.empty(), Optional.empty()),
         StatementListings.account(

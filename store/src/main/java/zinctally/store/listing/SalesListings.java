@@ -55,7 +55,7 @@ public final class SalesListings {
     }
   }
 
-  private static final String LINES =
+  private static final String SOLD =
       """
       (select j.paper_id, l.item_id, l.date as day, -l.amount as net, 0 as cost, 0 as quantity
        from account a join journal_line l on l.account_id = a.id and l.date between :from and :to
@@ -69,7 +69,13 @@ public final class SalesListings {
        select f.paper_id, a.item_id, f.date, 0, f.value, f.quantity
        from fulfilment f join awaited a on a.id = f.awaited_id and a.what = 'SENT_INVOICE'
          and a.paper_id <> f.paper_id
-       where f.date between :from and :to) t
+       where f.date between :from and :to) t"""
+          .strip();
+
+  private static final String LINES =
+      SOLD
+          + "\n"
+          + """
       join paper p on p.id = t.paper_id join paper_kind k on k.kind = p.kind
       left join item i on i.id = nullif(t.item_id, 0)
       left join item_group g on g.id = i.group_id left join party w on w.id = p.party_id
@@ -120,6 +126,39 @@ public final class SalesListings {
         "coalesce(s.k, 0)",
         by == By.MONTH ? "name" : "-net",
         "Nothing was sold in these days.");
+  }
+
+  /** Items that were sold in some days, or are in stock now: what sells, and what sleeps. */
+  public static Listing map(LocalDate from, LocalDate to) {
+    return new Listing(
+        "What sells, what sleeps",
+        "(select i.id as k, i.name, i.code, coalesce(s.net, 0) as net, coalesce(s.cost, 0) as cost,"
+            + " coalesce(s.quantity, 0) as quantity, coalesce(h.worth, 0) as worth, s.last"
+            + " from item i left join cost_pool h on h.item_id = i.id left join (select t.item_id,"
+            + " sum(t.net) as net, sum(t.cost) as cost, sum(t.quantity) as quantity,"
+            + " max(if(t.net > 0, t.day, null)) as last from "
+            + SOLD
+            + " group by t.item_id) s on s.item_id = i.id"
+            + " where s.item_id is not null or h.worth <> 0) s where true",
+        Map.of("from", from, "to", to),
+        List.of(
+            new Column("key", "", "s.k", HIDDEN),
+            new Column("name", "Item", "s.name", TEXT, "/goods/item/{key}"),
+            new Column("code", "Code", "s.code", TEXT),
+            new Column("quantity", "Sold", "s.quantity", QUANTITY),
+            new Column("net", "Sales", "s.net", MONEY),
+            new Column("cost", "Cost", "s.cost", MONEY),
+            new Column("margin", "Margin", "s.net - s.cost", MONEY),
+            new Column(
+                "percent",
+                "Margin %",
+                "cast(100 * (s.net - s.cost) / nullif(s.net, 0) as decimal(9,1))",
+                PERCENT),
+            new Column("worth", "In stock now", "s.worth", MONEY),
+            new Column("last", "Last sold", "s.last", DATE)),
+        "s.k",
+        "-net",
+        "Nothing was sold in these days, and nothing is in stock.");
   }
 
   /** What each of the staff sold, returns taken off: the basis of a commission. */

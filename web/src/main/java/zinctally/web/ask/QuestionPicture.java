@@ -53,10 +53,19 @@ class QuestionPicture {
     return ChartPicture.bars(places(listing, some), series(some, figures), v -> said(type, v));
   }
 
-  /** Rows from left to right, a line for each figure. */
+  /** Rows from left to right, a line for each figure; percentages have an axis of their own. */
   private ChartPicture rowsAlong(
       Listing listing, List<Map<String, Object>> rows, List<Column> figures, Type type) {
-    return ChartPicture.lines(places(listing, rows), series(rows, figures), v -> said(type, v));
+    List<Column> percent =
+        type == Type.PERCENT
+            ? List.of()
+            : listing.shown().stream().filter(c -> c.type() == Type.PERCENT).toList();
+    return ChartPicture.lines(
+        places(listing, rows),
+        series(rows, figures),
+        v -> said(type, v),
+        series(rows, percent),
+        v -> said(Type.PERCENT, v));
   }
 
   /** Figures that stand side by side from left to right, a line for each row. */

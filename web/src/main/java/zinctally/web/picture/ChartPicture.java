@@ -1,23 +1,27 @@
 package zinctally.web.picture;
 
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * Figures drawn to a scale that is said, with a zero line, and each value to be read at its mark.
  *
  * @param legend names of the series, where there are two or more
- * @param ticks values along the axis
+ * @param ticks values along the axis on the left
+ * @param right values along the one on the right, of series that are of another kind; none without
+ * @param end where the axes end on the right
  * @param zero where nothing stands, down from the top
  */
 public record ChartPicture(
     int width,
     int height,
     List<Tick> ticks,
+    List<Tick> right,
+    double end,
     List<Mark> bars,
     List<Line> lines,
     List<Label> labels,
@@ -25,9 +29,9 @@ public record ChartPicture(
     double zero) {
   private static final int LEFT = 84;
   private static final int RIGHT = 12;
+  private static final int RIGHT_AXIS = 64;
   private static final int TOP = 10;
   private static final int BOTTOM = 46;
-  private static final int TICKS = 5;
   private static final int MOST_LABELS = 14;
   private static final int LONGEST = 14;
 
@@ -57,13 +61,27 @@ public record ChartPicture(
   /** Bars that stand beside each other, one for each place. */
   public static ChartPicture bars(
       List<String> places, List<Series> series, Function<BigDecimal, String> say) {
-    return new Making(places, series, say).bars();
+    return new Making(places, series, say, List.of(), say).bars();
   }
 
   /** Lines from place to place. */
   public static ChartPicture lines(
       List<String> places, List<Series> series, Function<BigDecimal, String> say) {
-    return new Making(places, series, say).lines();
+    return new Making(places, series, say, List.of(), say).lines();
+  }
+
+  /**
+   * The same with lines of another kind beside them, which have an axis of their own.
+   *
+   * @param beside such as percent
+   */
+  public static ChartPicture lines(
+      List<String> places,
+      List<Series> series,
+      Function<BigDecimal, String> say,
+      List<Series> beside,
+      Function<BigDecimal, String> sayBeside) {
+    return new Making(places, series, say, beside, sayBeside).lines();
   }
 
   /**
@@ -78,7 +96,7 @@ public record ChartPicture(
       at = i == steps.size() - 1 ? steps.get(i) : at.add(steps.get(i));
       ends.add(at);
     }
-    return new Making(places, List.of(new Series("", ends)), say).bridge(steps);
+    return new Making(places, List.of(new Series("", ends)), say, List.of(), say).bridge(steps);
   }
 
   /** A picture while it is made. */
@@ -87,57 +105,50 @@ public record ChartPicture(
     private static final int HEIGHT = 300;
     private final List<String> places;
     private final List<Series> series;
-    private final Function<BigDecimal, String> say;
-    private final BigDecimal least;
-    private final BigDecimal most;
-    private final List<Tick> ticks = new ArrayList<>();
+    private final List<Series> beside;
+    private final Axis left;
+    private final Axis right;
 
-    Making(List<String> places, List<Series> series, Function<BigDecimal, String> say) {
+    Making(
+        List<String> places,
+        List<Series> series,
+        Function<BigDecimal, String> say,
+        List<Series> beside,
+        Function<BigDecimal, String> sayBeside) {
       this.places = places;
       this.series = series;
-      this.say = say;
-      BigDecimal low = BigDecimal.ZERO;
-      BigDecimal high = BigDecimal.ZERO;
-      for (Series s : series)
-        for (BigDecimal value : s.values) {
-          low = low.min(value);
-          high = high.max(value);
-        }
-      BigDecimal step = step(high.subtract(low));
-      this.least = low.divide(step, 0, RoundingMode.FLOOR).multiply(step);
-      BigDecimal top = high.divide(step, 0, RoundingMode.CEILING).multiply(step);
-      this.most = top.compareTo(least) == 0 ? least.add(step) : top;
-      for (BigDecimal at = least; at.compareTo(most) <= 0; at = at.add(step))
-        ticks.add(new Tick(y(at), say.apply(at)));
+      this.beside = beside;
+      this.left = axis(series, say);
+      this.right = axis(beside, sayBeside);
     }
 
-    /** A round step: one, two or five times a power of ten. */
-    private static BigDecimal step(BigDecimal span) {
-      BigDecimal rough =
-          span.max(BigDecimal.ONE).divide(BigDecimal.valueOf(TICKS), 6, RoundingMode.UP);
-      BigDecimal ten = BigDecimal.ONE.scaleByPowerOfTen(rough.precision() - rough.scale() - 1);
-      for (int times : new int[] {1, 2, 5, 10}) {
-        BigDecimal step = ten.multiply(BigDecimal.valueOf(times));
-        if (step.compareTo(rough) >= 0) return step;
-      }
-      return ten.multiply(BigDecimal.TEN);
+    private static Axis axis(List<Series> of, Function<BigDecimal, String> say) {
+      List<BigDecimal> values = of.stream().flatMap(s -> s.values.stream()).toList();
+      return new Axis(values, TOP, HEIGHT - TOP - BOTTOM, say);
     }
 
     private double y(BigDecimal value) {
-      double share = value.subtract(least).doubleValue() / most.subtract(least).doubleValue();
-      return TOP + (HEIGHT - TOP - BOTTOM) * (1 - share);
+      return left.y(value);
+    }
+
+    private double end() {
+      return WIDTH - (beside.isEmpty() ? RIGHT : RIGHT_AXIS);
     }
 
     private double wide() {
-      return (WIDTH - LEFT - RIGHT) / (double) Math.max(1, places.size());
+      return (end() - LEFT) / Math.max(1, places.size());
     }
 
     private double middle(int place) {
       return LEFT + wide() * (place + 0.5);
     }
 
-    private String says(int place, Series s, BigDecimal value) {
-      return places.get(place) + (series.size() > 1 ? ", " + s.name : "") + ": " + say.apply(value);
+    private boolean several() {
+      return series.size() + beside.size() > 1;
+    }
+
+    private String says(int place, Series s, Axis axis, BigDecimal value) {
+      return places.get(place) + (several() ? ", " + s.name : "") + ": " + axis.said(value);
     }
 
     ChartPicture bars() {
@@ -155,7 +166,7 @@ public record ChartPicture(
                   Math.max(1, each - 1),
                   Math.abs(zero - y),
                   s,
-                  says(p, series.get(s), value)));
+                  says(p, series.get(s), left, value)));
         }
       return picture(bars, List.of());
     }
@@ -175,24 +186,27 @@ public record ChartPicture(
                 wide() * 0.76,
                 Math.max(1, Math.abs(from - to)),
                 colour,
-                places.get(p) + ": " + say.apply(steps.get(p))));
+                places.get(p) + ": " + left.said(steps.get(p))));
       }
       return picture(bars, List.of());
     }
 
     ChartPicture lines() {
       List<Line> lines = new ArrayList<>();
-      for (int s = 0; s < series.size(); s++) {
-        StringBuilder points = new StringBuilder();
-        List<Mark> marks = new ArrayList<>();
-        for (int p = 0; p < places.size(); p++) {
-          BigDecimal value = series.get(s).values.get(p);
-          points.append(String.format(Locale.ROOT, "%.1f,%.1f ", middle(p), y(value)));
-          marks.add(new Mark(middle(p), y(value), 0, 0, s, says(p, series.get(s), value)));
-        }
-        lines.add(new Line(points.toString().strip(), s, marks));
-      }
+      for (Series s : series) lines.add(line(s, lines.size(), left));
+      for (Series s : beside) lines.add(line(s, lines.size(), right));
       return picture(List.of(), lines);
+    }
+
+    private Line line(Series s, int number, Axis axis) {
+      StringBuilder points = new StringBuilder();
+      List<Mark> marks = new ArrayList<>();
+      for (int p = 0; p < places.size(); p++) {
+        BigDecimal value = s.values.get(p);
+        points.append(String.format(Locale.ROOT, "%.1f,%.1f ", middle(p), axis.y(value)));
+        marks.add(new Mark(middle(p), axis.y(value), 0, 0, number, says(p, s, axis, value)));
+      }
+      return new Line(points.toString().strip(), number, marks);
     }
 
     private ChartPicture picture(List<Mark> bars, List<Line> lines) {
@@ -206,10 +220,20 @@ public record ChartPicture(
                 words.length() > LONGEST ? words.substring(0, LONGEST - 1) + "\u2026" : words));
       }
       List<Legend> legend = new ArrayList<>();
-      if (series.size() > 1)
-        for (int s = 0; s < series.size(); s++) legend.add(new Legend(s, series.get(s).name));
+      if (several())
+        for (Series s : Stream.concat(series.stream(), beside.stream()).toList())
+          legend.add(new Legend(legend.size(), s.name));
       return new ChartPicture(
-          WIDTH, HEIGHT, ticks, bars, lines, labels, legend, y(BigDecimal.ZERO));
+          WIDTH,
+          HEIGHT,
+          left.ticks(),
+          beside.isEmpty() ? List.of() : right.ticks(),
+          end(),
+          bars,
+          lines,
+          labels,
+          legend,
+          y(BigDecimal.ZERO));
     }
   }
 }

@@ -114,6 +114,8 @@ class SellLists {
                 ListPage.at("/sell/sales", "Sales")
                     .known(
                         "margin profit cost of goods sold revenue turnover by item customer month"),
+                ListPage.at("/sell/map", "What sells, what sleeps")
+                    .known("turnover margin map slow dead stock best sellers scatter"),
                 ListPage.at("/sell/commission", "Sold by whom")
                     .known("commission staff seller basis"))));
   }

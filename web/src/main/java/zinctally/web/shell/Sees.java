@@ -31,6 +31,8 @@ public class Sees implements HandlerInterceptor, WebMvcConfigurer {
           "/prove/**",
           "/setup/accounts",
           "/setup/sections",
+          "/setup/centres",
+          "/setup/tax-boxes",
           "/day/**",
           "/ask/audit/**",
           "/ask/outbox");
@@ -51,6 +53,7 @@ public class Sees implements HandlerInterceptor, WebMvcConfigurer {
           "/papers/*/void/later",
           "/drafts/*/later",
           "/sell/sales/**",
+          "/sell/map",
           "/sell/commission");
 
   /** Who counts sees how many there are, and not what they cost. */

@@ -83,4 +83,27 @@ class ChartPictureTest {
     assertThat(picture.labels()).allMatch(l -> l.words().length() <= 14);
     assertThat(picture.bars()).hasSize(60);
   }
+
+  @Test
+  void percentages_beside_amounts_have_an_axis_of_their_own() {
+    ChartPicture picture =
+        ChartPicture.lines(
+            List.of("2026-01", "2026-02"),
+            List.of(new Series("Margin", values(900, 400))),
+            BigDecimal::toPlainString,
+            List.of(new Series("Margin %", values(40, 20))),
+            v -> v.toPlainString() + "%");
+    assertThat(picture.right()).extracting(ChartPicture.Tick::words).contains("0%", "40%");
+    assertThat(picture.legend()).hasSize(2);
+    Mark percent = picture.lines().get(1).marks().get(0);
+    assertThat(percent.says()).isEqualTo("2026-01, Margin %: 40%");
+    assertThat(percent.y())
+        .isEqualTo(
+            picture.right().stream()
+                .filter(t -> t.words().equals("40%"))
+                .findFirst()
+                .orElseThrow()
+                .y(),
+            within(1e-9));
+  }
 }
