@@ -20,8 +20,9 @@ sub rows {
 
 my (%figures, %words);
 sub take {
-  my ($into, $kind, $record, $select) = @_;
+  my ($into, $kind, $record, $select, $change) = @_;
   for my $row (rows($select)) {
+    $change->() for $change ? $row : ();
     my ($id, $fields) = split(/\t/, $row, 2);
     $into->{"$kind $id"} .= "$record\t$fields\n";
   }
@@ -32,10 +33,9 @@ my $lines = "posting t join paper_line l on l.paper_id = t.paper_id and l.versio
 take(\%figures, 'posting', 'posting', "select t.id, t.id, p.kind, p.number, t.version, t.what, t.at, t.login from $posting order by t.id");
 take(\%figures, 'posting', 'line', "select t.id, l.line, l.item_id, l.account_id, l.quantity, l.unit, l.price, l.discount, l.net, l.tax, l.tax_rate_id from $lines order by t.id, l.line");
 take(\%figures, 'posting', 'journal', 'select posting_id, id, date, paper_id, version, reverses, till_id, entered_at from journal order by posting_id, id');
-take(\%figures, 'posting', 'entry', 'select j.posting_id, l.journal_id, l.line, l.account_id, l.date, l.item_id, l.amount, l.worked from journal j join journal_line l on l.journal_id = j.id order by j.posting_id, l.journal_id, l.line');
+take(\%figures, 'posting', 'entry', 'select j.posting_id, l.journal_id, l.line, l.account_id, l.date, l.item_id, l.amount, l.worked, l.centre_id from journal j join journal_line l on l.journal_id = j.id order by j.posting_id, l.journal_id, l.line', sub { s/\t0$// });
 take(\%figures, 'posting', 'cost', 'select posting_id, id, item_id, event_id, posting_date, quantity, value, account_id, cause_id, journal_id, entered_at from cost_entry order by posting_id, id');
 take(\%figures, 'posting', 'move', 'select posting_id, id, item_id, date, quantity, paper_id, line, part, lot_id from quantity_move order by posting_id, id');
-take(\%figures, 'posting', 'borne', 'select j.posting_id, l.journal_id, l.line, l.centre_id from journal j join journal_line l on l.journal_id = j.id where l.centre_id <> 0 order by j.posting_id, l.journal_id, l.line');
 take(\%words, 'posting', 'text', "select t.id, v.posted_at, v.posted_by, v.what, v.text from posting t join paper_version v on v.paper_id = t.paper_id and v.version = t.version where t.what <> 'voided' order by t.id");
 take(\%words, 'posting', 'wording', "select t.id, l.line, l.place_id, l.wording from $lines order by t.id, l.line");
 take(\%words, 'posting', 'memo', 'select j.posting_id, l.journal_id, l.line, l.memo from journal j join journal_line l on l.journal_id = j.id order by j.posting_id, l.journal_id, l.line');

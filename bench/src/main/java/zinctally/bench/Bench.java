@@ -8,7 +8,8 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
  * {@code bench [--full] [core] [posting] [late] [bill] [scan] [count] [making] [seal] [valuation]
- * [cost]}: measures, as ratios within one run where another program can be measured beside.
+ * [question] [cost]}: measures, as ratios within one run where another program can be measured
+ * beside.
  */
 public final class Bench {
   private Bench() {}
@@ -35,6 +36,8 @@ public final class Bench {
     if (all || wanted.contains("seal")) SealBench.run(full ? 1_000_000 : 100_000);
     if (all || wanted.contains("valuation"))
       ValuationBench.run(full ? 50_000 : 5_000, full ? 5_000_000 : 500_000);
+    if (all || wanted.contains("question"))
+      QuestionBench.run(full ? 50_000 : 5_000, full ? 5_000_000 : 500_000);
     if (all || wanted.contains("cost")) CostFileBench.run(1_000_000, 10_000);
   }
 }

@@ -94,3 +94,25 @@ document.addEventListener("keydown", (e) => {
   clearTimeout(waiting);
   waiting = setTimeout(show, 120);
 });
+
+// a column is dragged by its grip: what the rows between hold moves up or down by one
+let dragged = null;
+document.addEventListener("dragstart", (e) => {
+  dragged = e.target.closest?.(".grip")?.closest("[data-row]") ?? null;
+  if (dragged) e.dataTransfer.setData("text/plain", "");
+});
+document.addEventListener("dragover", (e) => {
+  const row = e.target.closest?.("[data-rows] [data-row]");
+  if (dragged && row?.parentElement === dragged.parentElement) e.preventDefault();
+});
+document.addEventListener("drop", (e) => {
+  const row = e.target.closest?.("[data-rows] [data-row]");
+  if (!dragged || row?.parentElement !== dragged.parentElement) return;
+  e.preventDefault();
+  const rows = all("[data-row]", row.parentElement);
+  const to = rows.indexOf(row);
+  for (let at = rows.indexOf(dragged); at !== to; at += Math.sign(to - at)) swap(rows[at], rows[at + Math.sign(to - at)]);
+  dragged = null;
+  clearTimeout(waiting);
+  waiting = setTimeout(show, 120);
+});

@@ -113,6 +113,17 @@ class AskByKeyboardTest extends OwnBookTest {
   }
 
   @Test
+  void a_column_is_dragged_to_another_place() {
+    page.navigate(
+        desk.address
+            + "/ask/build?about=stock&see.1=item&see.2=quantity&see.3=place&see.3.as=Where");
+    page.locator(".grip").nth(2).dragTo(page.locator("[data-rows] [data-row]").first());
+    page.waitForCondition(() -> page.inputValue("[name='see.1.as']").equals("Where"));
+    assertThat(page.inputValue("[name='see.2']")).isEqualTo("Item");
+    assertThat(page.inputValue("[name='see.3']")).isEqualTo("Quantity");
+  }
+
+  @Test
   void a_value_left_open_is_asked_when_the_question_is_run() {
     page.navigate(
         desk.address

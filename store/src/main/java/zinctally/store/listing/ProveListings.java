@@ -8,6 +8,7 @@ import static zinctally.store.listing.Listing.Type.TEXT;
 import static zinctally.store.listing.Listing.Type.TIME;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import zinctally.core.papers.PaperKind;
@@ -83,33 +84,43 @@ public final class ProveListings {
         + ")";
   }
 
-  /** The journal line by line. */
-  public static Listing journalLines() {
+  /**
+   * The journal line by line.
+   *
+   * @param centres whether the book has cost centres
+   */
+  public static Listing journalLines(boolean centres) {
+    List<Column> columns =
+        new ArrayList<>(
+            List.of(
+                new Column("id", "", "p.id", HIDDEN),
+                new Column("account_id", "", "a.id", HIDDEN),
+                new Column("date", "Date", "l.date", DATE),
+                new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
+                new Column(
+                    "account",
+                    "Account",
+                    "concat(a.code, ' ', a.name)",
+                    TEXT,
+                    "/prove/account/{account_id}"),
+                new Column("item", "Item", "i.name", TEXT),
+                new Column("party", "Who", "w.name", TEXT),
+                new Column(
+                    "debit", "Debit", "if(l.amount > 0, l.amount, null)", MONEY, Papers.PAPER),
+                new Column(
+                    "credit", "Credit", "if(l.amount < 0, -l.amount, null)", MONEY, Papers.PAPER)));
+    if (centres) columns.add(new Column("centre", "Cost centre", "c.name", TEXT));
+    columns.add(new Column("memo", "Note", "l.memo", TEXT));
     return new Listing(
         "Journal, line by line",
         """
         journal_line l join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
         join account a on a.id = l.account_id
         left join item i on i.id = l.item_id left join party w on w.id = l.party_id
+        left join centre c on c.id = l.centre_id
         where true""",
         Map.of(),
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("account_id", "", "a.id", HIDDEN),
-            new Column("date", "Date", "l.date", DATE),
-            new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
-            new Column(
-                "account",
-                "Account",
-                "concat(a.code, ' ', a.name)",
-                TEXT,
-                "/prove/account/{account_id}"),
-            new Column("item", "Item", "i.name", TEXT),
-            new Column("party", "Who", "w.name", TEXT),
-            new Column("debit", "Debit", "if(l.amount > 0, l.amount, null)", MONEY, Papers.PAPER),
-            new Column(
-                "credit", "Credit", "if(l.amount < 0, -l.amount, null)", MONEY, Papers.PAPER),
-            new Column("memo", "Note", "l.memo", TEXT)),
+        columns,
         "l.id",
         "-date",
         "Nothing has been posted.");

@@ -8,6 +8,7 @@ import static zinctally.store.listing.Listing.Type.TIME;
 
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -89,6 +90,7 @@ public final class StatementListings {
    * @param opening its balance before, minor units
    * @param known the moment up to which entries count; empty for all
    * @param borne the cost centres whose lines count; empty for all
+   * @param centres whether the book has any
    */
   public static Listing account(
       long id,
@@ -96,7 +98,8 @@ public final class StatementListings {
       LocalDate to,
       long opening,
       Optional<LocalDateTime> known,
-      Optional<Borne> borne) {
+      Optional<Borne> borne,
+      boolean centres) {
     Map<String, Object> params = new HashMap<>();
     params.put("account", id);
     params.put("from", from);
@@ -104,6 +107,23 @@ public final class StatementListings {
     params.put("opening", opening);
     params.put("known", known.orElse(Known.NOW));
     borne.ifPresent(b -> params.put("centres", b.centres()));
+    List<Column> columns =
+        new ArrayList<>(
+            List.of(
+                new Column("id", "", "p.id", HIDDEN),
+                new Column("date", "Date", "l.date", DATE),
+                new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
+                new Column("item", "Item", "i.name", TEXT),
+                new Column("party", "Who", "w.name", TEXT)));
+    if (centres) columns.add(new Column("centre", "Cost centre", "c.name", TEXT));
+    columns.addAll(
+        List.of(
+            new Column("memo", "Note", "l.memo", TEXT),
+            new Column("debit", "Debit", "if(l.amount > 0, l.amount, null)", MONEY, Papers.PAPER),
+            new Column(
+                "credit", "Credit", "if(l.amount < 0, -l.amount, null)", MONEY, Papers.PAPER),
+            new Column("balance", "Balance", "l.balance", MONEY).apart(),
+            new Column("entered", "Entered", "l.entered_at", TIME)));
     return new Listing(
         "Account detail",
         """
@@ -120,19 +140,7 @@ public final class StatementListings {
         left join centre c on c.id = l.centre_id
         where true""",
         params,
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("date", "Date", "l.date", DATE),
-            new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
-            new Column("item", "Item", "i.name", TEXT),
-            new Column("party", "Who", "w.name", TEXT),
-            new Column("centre", "Cost centre", "c.name", TEXT),
-            new Column("memo", "Note", "l.memo", TEXT),
-            new Column("debit", "Debit", "if(l.amount > 0, l.amount, null)", MONEY, Papers.PAPER),
-            new Column(
-                "credit", "Credit", "if(l.amount < 0, -l.amount, null)", MONEY, Papers.PAPER),
-            new Column("balance", "Balance", "l.balance", MONEY).apart(),
-            new Column("entered", "Entered", "l.entered_at", TIME)),
+        columns,
         "l.id",
         "-date",
         "Nothing was booked on this account in these days.");

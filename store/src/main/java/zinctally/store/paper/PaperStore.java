@@ -149,7 +149,7 @@ public class PaperStore {
             select l.*, i.code, i.name, i.base_unit, i.pack_name, i.pack_size, t.code as tax_code, t.percent as tax_percent,
               a.code as account_code, a.name as account_name,
               c.cost, f.number as of_number, r.name as return_reason, g.name as other_place,
-              n.numbers
+              n.numbers, b.name as centre
             from paper_line l join paper p on p.id = l.paper_id and p.version = l.version
             left join (
               select line, sum(booked) as cost from cost_event
@@ -163,6 +163,7 @@ public class PaperStore {
             left join item i on i.id = l.item_id left join account a on a.id = l.account_id
             left join tax_rate t on t.id = l.tax_rate_id left join paper f on f.id = l.of_paper
             left join return_reason r on r.id = l.return_reason_id
+            left join centre b on b.id = l.centre_id
             left join place g on g.id = l.place_id and g.id <> p.place_id
             where l.paper_id = :paper order by l.line
             """)
@@ -193,7 +194,8 @@ public class PaperStore {
                   row.getString("of_number"),
                   row.getString("return_reason"),
                   row.getString("other_place"),
-                  row.getString("numbers"));
+                  row.getString("numbers"),
+                  row.getString("centre"));
             })
         .list();
   }

@@ -39,6 +39,7 @@ public record PostedPaper(
    * @param place where its goods came to or went from, when that is not the paper's place; else
    *     null
    * @param numbers its lots or serial numbers; null for none
+   * @param centre the cost centre that bears it; null for none
    * @param cost signed minor units of its cost entries up to now
    */
   public record Line(
@@ -61,7 +62,8 @@ public record PostedPaper(
       String ofNumber,
       String returnReason,
       String place,
-      String numbers) {}
+      String numbers,
+      String centre) {}
 
   /** Whether goods of a line came to the place it names; else they went from there. */
   public boolean comesTo(Line line) {

@@ -61,32 +61,32 @@ class Postings implements Sealed {
               l.net, l.tax, l.tax_rate_id, l.place_id, l.wording
             from posting t straight_join paper_line l
               on l.paper_id = t.paper_id and l.version = t.version
-            where t.id between ? and ? and t.what <> 'voided' order by t.id, l.line
+            where t.id between ? and ? and t.what <> 'voided' order by t.id
             """)
         .figures(
             "journal",
             """
             select posting_id, id, date, paper_id, version, reverses + 0, till_id,
               cast(entered_at as char)
-            from journal where posting_id between ? and ? order by posting_id, id
+            from journal where posting_id between ? and ? order by posting_id
             """)
-        .both(
+        .bothAndPerhaps(
             "entry",
             "memo",
             2,
             5,
             """
             select j.posting_id, l.journal_id, l.line, l.account_id, l.date, l.item_id, l.amount,
-              l.worked + 0, l.memo
+              l.worked + 0, l.memo, nullif(l.centre_id, 0)
             from journal j straight_join journal_line l on l.journal_id = j.id
-            where j.posting_id between ? and ? order by j.posting_id, j.id, l.line
+            where j.posting_id between ? and ? order by j.posting_id
             """)
         .figures(
             "cost",
             """
             select posting_id, id, item_id, event_id, posting_date, quantity, value, account_id,
               cause_id, journal_id, cast(entered_at as char)
-            from cost_entry where posting_id between ? and ? order by posting_id, id
+            from cost_entry where posting_id between ? and ? order by posting_id
             """)
         .both(
             "move",
@@ -95,15 +95,7 @@ class Postings implements Sealed {
             7,
             """
             select posting_id, id, item_id, date, quantity, paper_id, line, part, lot_id, place_id
-            from quantity_move where posting_id between ? and ? order by posting_id, id
-            """)
-        .figures(
-            "borne",
-            """
-            select j.posting_id, l.journal_id, l.line, l.centre_id
-            from journal j straight_join journal_line l on l.journal_id = j.id
-            where j.posting_id between ? and ? and l.centre_id <> 0
-            order by j.posting_id, j.id, l.line
+            from quantity_move where posting_id between ? and ? order by posting_id
             """)
         .leaves();
   }

@@ -75,7 +75,7 @@ class AccountController {
     model.addAttribute("above", "prove/account");
     return page.under(
         "/prove/accounts",
-        StatementListings.account(id, days.from(), days.to(), before, known, borne),
+        StatementListings.account(id, days.from(), days.to(), before, known, borne, centres.used()),
         model,
         request,
         response);
