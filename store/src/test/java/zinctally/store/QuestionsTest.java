@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -18,6 +19,7 @@ import javax.sql.DataSource;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.dao.QueryTimeoutException;
@@ -426,6 +428,69 @@ class QuestionsTest extends OneBookTest {
     }
     assertThat(book.sql().sql("select count(*) from paper").query(Long.class).single())
         .isEqualTo(before);
+  }
+
+  /**
+   * Large tables are added up before names are joined to them: the same comes of it as of adding up
+   * every row in memory, put together by what is joined, by what is the table's own, and by both.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "movements, item, came, moved",
+    "movements, group place, left, moved",
+    "movements, calc.1 group, quantity, moved",
+    "movements, standing, quantity, moved",
+    "movements, number, came, moved",
+    "costs, group account, value, booked",
+    "costs, calc.1, value, booked",
+    "journal, account, debit, day",
+    "journal, calc.1 account, amount, day",
+    "journal, party, credit, day"
+  })
+  void sums_of_a_large_table_are_those_of_its_rows(
+      String about, String by, String figure, String day) {
+    String[] keys = by.split(" ");
+    String month = "&calc.1=MONTH&calc.1.a=" + day;
+    String days = "&if.1=" + day + "&if.1.test=BETWEEN&if.1.a=2026-02-04&if.1.b=2026-03-25";
+    String grouped = "about=" + about + month + days + "&summary=on&see.1=" + figure + "&see.2=";
+    StringBuilder each = new StringBuilder("about=" + about + month + days + "&see.1=" + figure);
+    StringBuilder sums = new StringBuilder(grouped + day + "&see.2.how=COUNT");
+    for (int k = 0; k < keys.length; k++) {
+      each.append("&see.").append(k + 2).append("=").append(keys[k]);
+      sums.append("&by.").append(k + 1).append("=").append(keys[k]);
+    }
+    Map<List<String>, List<Long>> expected = new HashMap<>();
+    for (Map<String, Object> row : rows(each.toString()))
+      expected.merge(
+          key(row, keys),
+          List.of(((Number) row.get(figure)).longValue(), 1L),
+          (a, b) -> List.of(a.get(0) + b.get(0), a.get(1) + b.get(1)));
+    assertThat(expected).hasSizeGreaterThan(0);
+    Map<List<String>, List<Long>> said = new HashMap<>();
+    for (Map<String, Object> row : rows(sums.toString()))
+      said.put(
+          key(row, keys),
+          List.of(((Number) row.get(figure)).longValue(), ((Number) row.get(day)).longValue()));
+    assertThat(said).isEqualTo(expected);
+    List<Map<String, Object>> across = rows(sums + "&across=calc.1");
+    long all = expected.values().stream().mapToLong(v -> v.get(0)).sum();
+    assertThat(across.stream().mapToLong(r -> ((Number) r.get(figure)).longValue()).sum())
+        .isEqualTo(all);
+    assertThat(
+            across.stream()
+                .mapToLong(
+                    r ->
+                        r.entrySet().stream()
+                            .filter(
+                                e -> e.getKey().startsWith(figure + "_") && e.getValue() != null)
+                            .mapToLong(e -> ((Number) e.getValue()).longValue())
+                            .sum())
+                .sum())
+        .isEqualTo(all);
+  }
+
+  private static List<String> key(Map<String, Object> row, String... keys) {
+    return Arrays.stream(keys).map(k -> String.valueOf(row.get(k))).toList();
   }
 
   @Test

@@ -45,22 +45,33 @@ final class ComesTo extends Making {
   }
 
   private Listing grouped(List<Col> by, List<Col> figures) {
+    Optional<Thinned> thin = thinned(by, figures);
+    if (thin.isPresent()) {
+      Thinned t = thin.get();
+      List<Col> keys = by.stream().map(c -> c.of(c.key(), t.key(c))).toList();
+      List<Col> sums = figures.stream().map(f -> t.sum(f, "")).toList();
+      return put(keys, sums, t.rows(), t.from(where()));
+    }
+    List<String> sqls = new ArrayList<>(Cols.sqls(by));
+    sqls.addAll(Cols.sqls(figures));
+    return put(by, figures, "count(*)", from(sqls));
+  }
+
+  /**
+   * @param rows how many rows are behind each
+   * @param source what follows {@code from}
+   */
+  private Listing put(List<Col> by, List<Col> figures, String rows, String source) {
     List<String> selected = new ArrayList<>();
     for (Col group : by) selected.add(group.sql() + " as " + quoted(group.key()));
     for (Col figure : figures) selected.add(figure.sql() + " as " + quoted(figure.key()));
-    selected.add("count(*) as _rows");
-    List<String> sqls = new ArrayList<>(Cols.sqls(by));
-    sqls.addAll(Cols.sqls(figures));
-    return put(by, figures, selected, sqls);
-  }
-
-  private Listing put(List<Col> by, List<Col> figures, List<String> selected, List<String> sqls) {
+    selected.add(rows + " as _rows");
     String groups = Cols.sqls(by).stream().collect(Collectors.joining(", "));
     String inner =
         "select "
             + String.join(", ", selected)
             + " from "
-            + from(sqls)
+            + source
             + (groups.isEmpty() ? "" : " group by " + groups);
     List<String> orders = new ArrayList<>();
     for (Question.Order order : question.order())
@@ -121,29 +132,39 @@ final class ComesTo extends Making {
               + " different values, too many to stand side by side; take its month, or ask for fewer.");
       return grouped(by, figures);
     }
-    List<String> selected = new ArrayList<>();
-    for (Col group : by) selected.add(group.sql() + " as " + quoted(group.key()));
+    List<Col> keys = new ArrayList<>(by);
+    keys.add(across.get());
+    Optional<Thinned> thin = thinned(keys, added);
+    String side = thin.map(t -> t.key(across.get())).orElse(sql);
     List<Col> columns = new ArrayList<>();
     for (Col figure : added)
       for (int v = 0; v < values.size(); v++) {
         String value = values.get(v);
         String bound = "across" + v;
         if (value != null) params.put(bound, value);
-        String when = value == null ? sql + " is null" : sql + " = :" + bound;
-        Col side = figure.of(figure.key() + "_" + v, narrowed(figure, when));
-        selected.add(side.sql() + " as " + quoted(side.key()));
+        String when = value == null ? side + " is null" : side + " = :" + bound;
+        String only =
+            thin.map(t -> t.sum(figure, when).sql()).orElseGet(() -> narrowed(figure, when));
         String heading = value == null || value.isEmpty() ? "(empty)" : value;
-        columns.add(side.called(added.size() == 1 ? heading : figure.heading() + " " + heading));
+        columns.add(
+            figure
+                .of(figure.key() + "_" + v, only)
+                .called(added.size() == 1 ? heading : figure.heading() + " " + heading));
       }
-    for (Col figure : added) {
-      selected.add(figure.sql() + " as " + quoted(figure.key()));
-      columns.add(figure.called(added.size() == 1 ? "In all" : figure.heading() + " in all"));
+    for (Col figure : added)
+      columns.add(
+          thin.map(t -> t.sum(figure, ""))
+              .orElse(figure)
+              .called(added.size() == 1 ? "In all" : figure.heading() + " in all"));
+    if (thin.isPresent()) {
+      Thinned t = thin.get();
+      List<Col> put = by.stream().map(c -> c.of(c.key(), t.key(c))).toList();
+      return put(put, columns, t.rows(), t.from(where()));
     }
-    selected.add("count(*) as _rows");
     List<String> sqls = new ArrayList<>(Cols.sqls(by));
     sqls.addAll(Cols.sqls(added));
     sqls.add(sql);
-    return put(by, columns, selected, sqls);
+    return put(by, columns, "count(*)", from(sqls));
   }
 
   /**

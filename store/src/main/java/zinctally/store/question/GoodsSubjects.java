@@ -113,6 +113,7 @@ final class GoodsSubjects {
             "Movements",
             "Something that came to a place or left it, by a line of a paper.")
         .from("quantity_move m", "true", "m.id")
+        .thinnedBy("m", "item_id", "place_id")
         .join("i", ITEM + "m.item_id")
         .join("o", "join place o on o.id = m.place_id")
         .join("p", "join paper p on p.id = m.paper_id")
@@ -138,6 +139,7 @@ final class GoodsSubjects {
             "Cost entries",
             "A line of the stock book: what changed an item's value, and why.")
         .from("cost_entry n", "true", "n.id")
+        .thinnedBy("n", "item_id", "account_id")
         .join("i", ITEM + "n.item_id")
         .join("p", "join paper p on p.id = n.cause_id")
         .join("w", "left join party w on w.id = p.party_id")

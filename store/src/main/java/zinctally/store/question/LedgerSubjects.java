@@ -17,6 +17,7 @@ final class LedgerSubjects {
     return Subject.about(
             "journal", "Journal lines", "A line of the ledger: a debit above zero, a credit below.")
         .from("journal_line l", "true", "l.id")
+        .thinnedBy("l", "account_id", "item_id", "centre_id")
         .join("j", "join journal j on j.id = l.journal_id")
         .join("p", "join paper p on p.id = j.paper_id")
         .join("a", "join account a on a.id = l.account_id")

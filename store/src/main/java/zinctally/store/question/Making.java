@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import zinctally.core.question.How;
 import zinctally.core.question.Question;
 import zinctally.core.question.Reckoning;
@@ -68,6 +69,24 @@ abstract class Making {
 
   String limited(String order) {
     return question.top() == 0 ? "" : " order by " + order + " limit " + question.top();
+  }
+
+  /** A table that is large is added up first, where that tells as much. */
+  Optional<Thinned> thinned(List<Col> keys, List<Col> figures) {
+    List<Col> rows = new ArrayList<>();
+    for (Col figure : figures) {
+      if (subject.column(figure.key()).isEmpty()) return Optional.empty();
+      cols.row(figure.key()).ifPresent(row -> rows.add(figure.of(figure.key(), row.sql())));
+    }
+    List<String> conditions = new ArrayList<>(used);
+    conditions.add(subject.where());
+    conditions.add(which);
+    return Thinned.of(subject, keys, rows, conditions);
+  }
+
+  /** Which rows a question is about. */
+  String where() {
+    return subject.where() + which;
   }
 
   String from(List<String> needed) {

@@ -24,6 +24,7 @@ import zinctally.store.listing.Listing.Type;
  * @param sort key of a column that is never null, with an index if there are many rows; with a
  *     leading minus, descending
  * @param ledger whether it is for who sees the ledger
+ * @param thin how its table, which grows with the history, can be added up first
  */
 public record Subject(
     String key,
@@ -36,7 +37,15 @@ public record Subject(
     String where,
     String id,
     String sort,
-    boolean ledger) {
+    boolean ledger,
+    Optional<Thin> thin) {
+  /**
+   * Columns of the subject's own table by which there are far fewer sums than rows.
+   *
+   * @param alias of the table
+   */
+  record Thin(String alias, Set<String> columns) {}
+
   /**
    * A column of a subject.
    *
@@ -73,7 +82,8 @@ public record Subject(
         where,
         id,
         sort,
-        ledger);
+        ledger,
+        thin);
   }
 
   public Optional<Column> column(String key) {
@@ -97,17 +107,30 @@ public record Subject(
 
   /** What follows {@code from}: the table, and what these pieces of SQL need besides. */
   String from(List<String> used) {
+    List<String> all = new ArrayList<>(used);
+    all.add(where);
+    all.add(id);
+    return base + joined(all) + " where " + where;
+  }
+
+  /** The same with something else in the place of the table, which holds what is asked for only. */
+  String from(List<String> used, String instead) {
+    return instead + joined(used) + " where true";
+  }
+
+  /** What joins these pieces of SQL need. */
+  String joined(List<String> used) {
     Set<String> needed = new LinkedHashSet<>();
     for (String sql : used) need(sql, needed);
-    need(where, needed);
-    need(id, needed);
-    return base
-        + joins.entrySet().stream()
-            .filter(j -> needed.contains(j.getKey()))
-            .map(j -> " " + j.getValue())
-            .collect(Collectors.joining())
-        + " where "
-        + where;
+    return joins.entrySet().stream()
+        .filter(j -> needed.contains(j.getKey()))
+        .map(j -> " " + j.getValue())
+        .collect(Collectors.joining());
+  }
+
+  /** Whether a piece of SQL needs nothing but the table itself. */
+  boolean own(String sql) {
+    return joined(List.of(sql)).isEmpty();
   }
 
   private void need(String sql, Set<String> needed) {
@@ -134,6 +157,7 @@ public record Subject(
     private String id = "";
     private String sort = "";
     private boolean ledger;
+    private Optional<Thin> thin = Optional.empty();
 
     private Builder(String key, String name, String sentence) {
       this.key = key;
@@ -163,6 +187,12 @@ public record Subject(
 
     Builder usual(String... keys) {
       usual = List.of(keys);
+      return this;
+    }
+
+    /** By which of its own columns its table is added up first. */
+    Builder thinnedBy(String alias, String... columns) {
+      thin = Optional.of(new Thin(alias, Set.of(columns)));
       return this;
     }
 
@@ -243,7 +273,18 @@ public record Subject(
 
     Subject done() {
       return new Subject(
-          key, name, sentence, List.copyOf(parts), usual, base, joins, where, id, sort, ledger);
+          key,
+          name,
+          sentence,
+          List.copyOf(parts),
+          usual,
+          base,
+          joins,
+          where,
+          id,
+          sort,
+          ledger,
+          thin);
     }
   }
 }
