@@ -1,5 +1,6 @@
 package zinctally.store.together;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -12,6 +13,7 @@ import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.tax.TaxDays;
 import zinctally.store.FreshBook;
 import zinctally.store.book.SetUp;
 import zinctally.store.count.CountClosing;
@@ -31,6 +33,7 @@ import zinctally.store.posting.Voiding;
 import zinctally.store.prove.PeriodStore;
 import zinctally.store.sell.TillClosing;
 import zinctally.store.sell.TillStore;
+import zinctally.store.tax.TaxReturnStore;
 
 /**
  * Goods and papers of one round, which nobody else has touched, and what people may do with them at
@@ -102,7 +105,25 @@ final class World {
     long done = sheet("2026-03-08");
     count(done);
     counted = book.get(CountClosing.class).close(done, Optional.empty(), "tester").orElseThrow();
+    taxed("2026-03-04");
     deeds();
+  }
+
+  private long taxed(String date) {
+    return paper(PaperKind.INVOICE, date, "item price tax", "4000", "5.00", "S");
+  }
+
+  /** Whatever waits to be declared, as it stands when she looks. */
+  private Object declare() {
+    TaxDays days = new TaxDays(LocalDate.of(2026, 1, 1), LocalDate.of(2026, 3, 31));
+    Map<String, String> head = fields("2026-03-31");
+    head.put("supplier", "Tax office " + n);
+    head.put("from", days.from().toString());
+    head.put("to", days.to().toString());
+    head.put(
+        "pay",
+        BigDecimal.valueOf(book.get(TaxReturnStore.class).waiting(days).toPay(), 2).toString());
+    return post(PaperKind.TAX_RETURN, head, List.of());
   }
 
   private long sheet(String date) {
@@ -199,6 +220,8 @@ final class World {
     does("counts a piece", () -> count());
     does("posts a count", () -> book.get(Posting.class).post(counted, "tester"));
     deeds.putAll(new Keeper(book, n).deeds());
+    does("sells with tax", () -> taxed("2026-03-10"));
+    does("declares tax", () -> declare());
     does("saves a draft", () -> save());
     does("posts the draft", () -> book.get(Posting.class).post(draft, "tester"));
   }
