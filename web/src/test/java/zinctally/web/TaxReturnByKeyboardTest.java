@@ -68,6 +68,9 @@ class TaxReturnByKeyboardTest extends OwnBookTest {
     assertThat(page.textContent("main table")).contains("18.00", "In no box", "2.25", "20.25");
     assertThat(page.textContent(".side-part")).contains("18.00 is of days");
     accessible();
+    page.navigate(desk.address + "/");
+    assertThat(page.textContent("main"))
+        .contains("Tax up to 2026-06-30 waits to be declared", "20.25");
     page.navigate(desk.address + "/prove/tax/returns");
     assertThat(page.textContent("#rows"))
         .contains("Vale Revenue Office", "2026-01-01", "2026-03-31", "36.00");

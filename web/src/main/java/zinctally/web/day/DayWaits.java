@@ -4,6 +4,7 @@ import java.security.Principal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.flow.Awaits;
@@ -13,6 +14,7 @@ import zinctally.store.prove.DayStore;
 import zinctally.store.prove.DayStore.Overdue;
 import zinctally.store.prove.DayStore.Waiting;
 import zinctally.store.sell.CardPayments;
+import zinctally.store.tax.TaxReturnStore;
 import zinctally.web.machine.Machine;
 import zinctally.web.shell.May;
 import zinctally.web.shell.Sees;
@@ -25,18 +27,21 @@ class DayWaits {
   private final OpeningStore opening;
   private final CardPayments payments;
   private final Machine machine;
+  private final TaxReturnStore taxReturns;
 
   DayWaits(
       DayStore days,
       BookStore books,
       OpeningStore opening,
       CardPayments payments,
-      Machine machine) {
+      Machine machine,
+      TaxReturnStore taxReturns) {
     this.days = days;
     this.books = books;
     this.opening = opening;
     this.payments = payments;
     this.machine = machine;
+    this.taxReturns = taxReturns;
   }
 
   /** All of it that leads to a page which a person comes to. */
@@ -143,8 +148,25 @@ class DayWaits {
               clearing,
               "Go on with the opening",
               "/opening"));
+    tax(today).ifPresent(waits.all::add);
     waits.all.removeIf(w -> !by.page(w.href().split("[?]")[0]));
     return waits.all;
+  }
+
+  /** The days after those that were declared last, once they are over. */
+  private Optional<Waiting> tax(LocalDate today) {
+    return taxReturns
+        .latest()
+        .map(l -> l.days().next())
+        .filter(next -> next.to().isBefore(today))
+        .map(
+            next ->
+                new Waiting(
+                    "Tax up to " + next.to() + " waits to be declared",
+                    "",
+                    taxReturns.waiting(next).toPay(),
+                    "Declare it",
+                    "/prove/tax/return"));
   }
 
   /** What there is none of does not wait. */

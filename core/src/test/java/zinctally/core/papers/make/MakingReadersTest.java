@@ -38,7 +38,7 @@ class MakingReadersTest {
             new Plan.Making(
                 350, java.util.List.of(new Plan.Result(HIVE.id(), new Spot(-1, 0), 2_000_000))));
     assertThat(plan.lines())
-        .containsExactly(new JournalLine(RENT, 0, 0, new Money(-350), "Nailing"));
+        .containsExactly(new JournalLine(RENT, 0, 0, new Money(-350), "Nailing").of(1));
     assertThat(plan.moves())
         .extracting(m -> m.item() + " " + m.place() + " " + m.quantity())
         .containsExactly(FRAME.id() + " " + BARN.id() + " -20", HIVE.id() + " " + VAN.id() + " 2");
