@@ -82,8 +82,8 @@ public final class ReadyQuestions {
           new Ready(
               "Count differences",
               "What counts found, by item.",
-              "about=counts&see.1=difference&see.2=worth&by.1=item&summary=on&if.1=difference&if.1.test=IS_NOT"
-                  + "&if.1.a=0&order.1=worth"),
+              "about=counts&see.1=worth&see.2=difference&by.1=item&summary=on&if.1=difference&if.1.test=IS_NOT"
+                  + "&if.1.a=0&if.2=difference&if.2.test=NOT_EMPTY&order.1=worth&chart=BARS"),
           new Ready(
               "Consigned goods",
               "What came, was sold and went back, by owner.",
