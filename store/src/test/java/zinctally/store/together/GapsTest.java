@@ -460,7 +460,10 @@ class GapsTest {
   @Test
   void all_gaps_of_a_void_are_shut_to_a_late_bill() {
     for (String after :
-        Stream.of("select * from paper where id", "select * from book where id", OWN_DUES)
+        Stream.of(
+                "select * from paper where id",
+                "select b.*, exists (select 1 from centre",
+                OWN_DUES)
             .toList()) {
       World fresh = new World(book, ++rounds);
       gap(after, 1, fresh.deed("voids the sale"), fresh.deed("posts a late bill"));
