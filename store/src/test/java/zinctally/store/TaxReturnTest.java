@@ -162,6 +162,18 @@ class TaxReturnTest {
   }
 
   @Test
+  void what_is_declared_and_not_settled_is_found_by_the_check() {
+    long paper = declare("2026-03-05", "2026-02-01", "2026-02-28", "2.00");
+    book.sql().sql("update tax_entry set return_id = null where side = 'SALES_TAX'").update();
+    assertThat(book.get(CheckStore.class).findings())
+        .filteredOn(f -> !f.holds())
+        .singleElement()
+        .extracting(Finding::what)
+        .isEqualTo("a tax return settles what it declares");
+    book.sql().sql("update tax_entry set return_id = ?").param(paper).update();
+  }
+
+  @Test
   void what_the_books_began_with_is_not_declared() {
     book.post(
         PaperKind.OPENING_BALANCES,
