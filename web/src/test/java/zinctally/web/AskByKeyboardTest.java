@@ -118,9 +118,10 @@ class AskByKeyboardTest extends OwnBookTest {
         desk.address
             + "/ask/build?about=stock&see.1=item&see.2=quantity&see.3=place&see.3.as=Where");
     page.locator(".grip").nth(2).dragTo(page.locator("[data-rows] [data-row]").first());
-    page.waitForCondition(() -> page.inputValue("[name='see.1.as']").equals("Where"));
-    assertThat(page.inputValue("[name='see.2']")).isEqualTo("Item");
-    assertThat(page.inputValue("[name='see.3']")).isEqualTo("Quantity");
+    page.waitForCondition(
+        () -> page.inputValue("form[data-question] [name='see.1.as']").equals("Where"));
+    assertThat(page.inputValue("form[data-question] [name='see.2']")).isEqualTo("Item");
+    assertThat(page.inputValue("form[data-question] [name='see.3']")).isEqualTo("Quantity");
   }
 
   @Test
