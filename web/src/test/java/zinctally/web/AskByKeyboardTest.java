@@ -125,6 +125,18 @@ class AskByKeyboardTest extends OwnBookTest {
   }
 
   @Test
+  void a_sum_leads_to_the_rows_it_is_of() {
+    page.navigate(
+        desk.address
+            + "/ask/build?about=purchases&see.1=net&by.1=item&by.2=calc.1&calc.1=MONTH&calc.1.a=date&summary=on");
+    page.press("#rows tr:has-text('Item ASK') >> nth=0 >> a:has-text('.')", "Enter");
+    page.waitForURL("**if.18.a=2026-*");
+    assertThat(page.textContent("#rows")).contains("Item ASK").doesNotContain("Item FEW");
+    assertThat(page.querySelectorAll("#rows a[href^='/papers/']")).isNotEmpty();
+    accessible();
+  }
+
+  @Test
   void a_value_left_open_is_asked_when_the_question_is_run() {
     page.navigate(
         desk.address

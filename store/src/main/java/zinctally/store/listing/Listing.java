@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.papers.PaperKind;
@@ -63,6 +64,16 @@ public record Listing(
   /** Those that stand when it is sorted so: in another order than its own, none. */
   public List<Subtotal> subtotals(String asked) {
     return asked.isEmpty() || asked.equals(sort) ? subtotals : List.of();
+  }
+
+  /**
+   * The same with columns that lead somewhere.
+   *
+   * @param where each leads; empty for where it has led so far
+   */
+  public Listing leading(Function<Column, String> where) {
+    List<Column> led = columns.stream().map(c -> c.leading(where.apply(c))).toList();
+    return new Listing(name, from, params, led, id, sort, empty, of, most, subtotals);
   }
 
   /** The same, added up to more rows: for lists that grow with what is sold, not with sales. */
@@ -132,6 +143,10 @@ public record Listing(
     /** The same, added up: figures of one unit, such as quantities of one item. */
     public Column addedUp() {
       return new Column(key, heading, sql, type, link, true, cost);
+    }
+
+    private Column leading(String where) {
+      return where.isEmpty() ? this : new Column(key, heading, sql, type, where, summed, cost);
     }
 
     private Column hidden() {

@@ -13,6 +13,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 import org.springframework.web.util.UriUtils;
 import zinctally.core.question.Question;
 import zinctally.core.question.Typed;
+import zinctally.store.listing.Listing.Column;
 import zinctally.store.question.Answer;
 import zinctally.store.question.Questions;
 import zinctally.store.question.Subject;
@@ -25,6 +26,8 @@ import zinctally.web.shell.Sees;
 class Asking {
   private static final Pattern OF_COLUMN =
       Pattern.compile("(see|if|order)\\.\\d+|calc\\.\\d+\\.[ab]|by\\.[123]|across");
+  private static final Pattern OF_ROWS = Pattern.compile("about|(if|calc)\\..*");
+  private static final int FIRST_OF_GROUP = 17;
   private static final Pattern WORKED = Pattern.compile("calc\\.\\d{1,2}");
   private static final Pattern WORKED_NAME = Pattern.compile("calc\\.\\d{1,2}\\.as");
   private final Questions questions;
@@ -73,8 +76,42 @@ class Asking {
             subject.get(),
             typed,
             question,
-            questions.answer(called, subject.get(), question),
+            behind(
+                subject.get(), typed, question, questions.answer(called, subject.get(), question)),
             keys));
+  }
+
+  /** Sums lead to the rows they are of: the same question, of that group alone. */
+  private static Answer behind(Subject subject, Typed typed, Question question, Answer answer) {
+    if (!question.summary() || question.any()) return answer;
+    Map<String, String> rows = new LinkedHashMap<>();
+    typed
+        .kept()
+        .forEach(
+            (name, value) -> {
+              if (OF_ROWS.matcher(name).matches()) rows.put(name, value);
+            });
+    StringBuilder link = new StringBuilder(new Address("/ask/build", rows).toString());
+    int number = FIRST_OF_GROUP;
+    for (String by : question.by()) {
+      Optional<Column> group =
+          answer.listing().columns().stream().filter(c -> c.key().equals(by)).findFirst();
+      if (group.isEmpty() || group.get().type().figure()) return answer;
+      String condition = "&if." + number++;
+      link.append(condition).append('=').append(by);
+      link.append(condition).append(".test=IS");
+      link.append(condition).append(".a={").append(by).append('}');
+    }
+    return new Answer(
+        answer
+            .listing()
+            .leading(
+                c ->
+                    c.type().figure() && subject.column(c.key()).isPresent()
+                        ? link.toString()
+                        : ""),
+        answer.faults(),
+        answer.divides());
   }
 
   /** Columns by their keys or headings, those that are worked out by the names they were given. */

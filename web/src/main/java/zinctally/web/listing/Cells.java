@@ -18,7 +18,7 @@ import zinctally.web.shell.Say;
 /** What stands in the cells of a list. */
 @Component
 class Cells {
-  private static final Pattern KEY = Pattern.compile("\\{(\\w+)}");
+  private static final Pattern KEY = Pattern.compile("\\{([\\w.]+)}");
   private static final Pattern OURS = Pattern.compile("^/[a-z]");
   private static final List<String> NEVER_BROKEN = List.of("number", "code");
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
