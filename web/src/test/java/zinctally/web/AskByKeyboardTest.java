@@ -134,6 +134,12 @@ class AskByKeyboardTest extends OwnBookTest {
     assertThat(page.textContent("#rows")).contains("Item ASK").doesNotContain("Item FEW");
     assertThat(page.querySelectorAll("#rows a[href^='/papers/']")).isNotEmpty();
     accessible();
+    page.navigate(
+        desk.address
+            + "/ask/build?about=purchases&see.1=net&by.1=item&across=calc.1&calc.1=MONTH&calc.1.a=date&summary=on");
+    page.press("#rows tr:has-text('Item ASK') >> nth=0 >> a:has-text('.') >> nth=0", "Enter");
+    page.waitForURL("**if.18=calc.1&if.18.test=IS&if.18.a=2026-*");
+    assertThat(page.textContent("#rows")).contains("Item ASK").doesNotContain("Item FEW");
   }
 
   @Test

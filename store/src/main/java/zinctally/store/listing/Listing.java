@@ -69,7 +69,7 @@ public record Listing(
   /**
    * The same with columns that lead somewhere.
    *
-   * @param where each leads; empty for where it has led so far
+   * @param where each leads; empty for nowhere
    */
   public Listing leading(Function<Column, String> where) {
     List<Column> led = columns.stream().map(c -> c.leading(where.apply(c))).toList();
@@ -146,7 +146,7 @@ public record Listing(
     }
 
     private Column leading(String where) {
-      return where.isEmpty() ? this : new Column(key, heading, sql, type, where, summed, cost);
+      return new Column(key, heading, sql, type, where, summed, cost);
     }
 
     private Column hidden() {

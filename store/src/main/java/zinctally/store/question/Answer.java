@@ -9,4 +9,7 @@ import zinctally.store.listing.Listing;
  * @param faults sentences
  * @param divides whether something is divided, so that a cell may be empty
  */
-public record Answer(Listing listing, List<String> faults, boolean divides) {}
+public record Answer(Listing listing, List<String> faults, boolean divides) {
+  /** With this begins the link of a column that stands side by side; then comes its value. */
+  public static final String BESIDE = "=";
+}

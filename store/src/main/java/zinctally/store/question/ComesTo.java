@@ -99,7 +99,7 @@ final class ComesTo extends Making {
             + ") q where true";
     List<Column> columns = new ArrayList<>();
     for (Col c : by) columns.add(column(c, "q." + quoted(c.key()), ""));
-    for (Col c : figures) columns.add(column(c, "q." + quoted(c.key()), ""));
+    for (Col c : figures) columns.add(column(c, "q." + quoted(c.key()), c.beside()));
     columns.add(new Column("_n", "", "q._n", Type.HIDDEN));
     return new Listing(name, from, params, columns, "q._n", "_n", "Nothing is as asked for.");
   }
@@ -149,6 +149,7 @@ final class ComesTo extends Making {
         columns.add(
             figure
                 .of(figure.key() + "_" + v, only)
+                .beside(value == null ? "" : value)
                 .called(added.size() == 1 ? heading : figure.heading() + " " + heading));
       }
     for (Col figure : added)

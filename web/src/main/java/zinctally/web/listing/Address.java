@@ -46,7 +46,8 @@ public record Address(String path, Map<String, String> asked) {
         .collect(Collectors.joining("&", path + "?", ""));
   }
 
-  static String encoded(String text) {
+  /** A text as it stands in an address. */
+  public static String encoded(String text) {
     return UriUtils.encode(text, StandardCharsets.UTF_8);
   }
 }
