@@ -127,6 +127,30 @@ class CostCentreTest {
   }
 
   @Test
+  void
+      lines_that_invoice_the_same_delivery_bear_each_its_share_of_a_late_charge_and_undone_leave_nothing() {
+    long delivery =
+        book.paper(PaperKind.DELIVERY, "2026-03-01", Map.of(), "item quantity", "A", "4");
+    String of = book.number(delivery);
+    long invoice =
+        book.paper(
+            PaperKind.INVOICE,
+            "2026-03-02",
+            Map.of(),
+            "of item quantity price centre",
+            new String[] {of, "A", "1", "10.00", "Workshop", of, "A", "3", "10.00", "Markets"});
+    book.paper(
+        PaperKind.CHARGE,
+        "2026-03-10",
+        Map.of("what", "Freight", "amount", "50.00"),
+        "bill",
+        "B-2026-0001");
+    assertThat(borne("COST_OF_GOODS_SOLD")).containsExactly("Markets 1350", "Workshop 450");
+    book.voidOn("2026-03-12", invoice);
+    assertThat(borne("COST_OF_GOODS_SOLD")).isEmpty();
+  }
+
+  @Test
   void what_is_amended_or_voided_leaves_nothing_on_its_centre() {
     long sale = sold("Store", TWO_LINES);
     book.amend(
@@ -181,6 +205,18 @@ class CostCentreTest {
                 .query(String.class)
                 .list())
         .containsExactly("5210 800", "6000 7000");
+  }
+
+  @Test
+  void a_paper_that_is_amended_keeps_its_centre_when_none_is_in_use_any_more() {
+    long sale = sold("Store", "A", "3", "10.00", "Workshop");
+    book.sql().sql("update centre set active = false").update();
+    book.amend(
+        sale,
+        PaperKind.INVOICE,
+        Map.of("customer", "Fenwick Garden", "date", "2026-03-01", "place", "Store"),
+        List.of(Map.of("item", "A", "quantity", "2", "price", "10.00", "centre", "Workshop")));
+    assertThat(borne("SALES")).containsExactly("Workshop -2000");
   }
 
   @Test

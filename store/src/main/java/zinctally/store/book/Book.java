@@ -12,7 +12,7 @@ import zinctally.core.number.Coin;
  * @param address as papers handed over show it, several lines
  * @param taxNumber of the business; empty for none
  * @param bank where customers pay to, as papers say it; empty for nothing
- * @param centres whether it has cost centres
+ * @param centres whether it has cost centres, in use or not
  * @param approver the role that approves purchase orders; empty when nobody needs to
  * @param approveFrom minor units with tax; an order that comes to less stands without approval
  */

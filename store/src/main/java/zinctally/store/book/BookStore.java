@@ -38,7 +38,7 @@ public class BookStore {
 
   private Optional<Book> read(String lock) {
     return sql.sql(
-            "select b.*, exists (select 1 from centre where active) as centres from book b"
+            "select b.*, exists (select 1 from centre) as centres from book b"
                 + " where b.id = 1"
                 + lock)
         .query(

@@ -46,13 +46,6 @@ public class CentreStore {
    */
   public record Usual(long id, String name, long centre) {}
 
-  /** Whether papers can name any. */
-  public boolean used() {
-    return sql.sql("select exists (select 1 from centre where active)")
-        .query(Boolean.class)
-        .single();
-  }
-
   /** All, by name. */
   public CentreTree tree() {
     return new CentreTree(

@@ -146,14 +146,15 @@ class SentCosts {
     for (int from = 0; from < awaited.size(); from += CHUNK)
       sql.sql(
               """
-              select f.awaited_id, f.paper_id, min(f.line), p.date, sum(f.quantity) as quantity,
-                sum(f.value) as value, coalesce(min(l.centre_id), 0) as centre
+              select f.awaited_id, f.paper_id, f.line, p.date, sum(f.quantity) as quantity,
+                sum(f.value) as value, coalesce(l.centre_id, 0) as centre
               from awaited a join fulfilment f on f.awaited_id = a.id and f.paper_id <> a.paper_id
               join paper p on p.id = f.paper_id
               left join paper_line l
                 on l.paper_id = p.id and l.version = p.version and l.line = f.line
               where a.id in (:awaited) and f.paper_id <> :undone
-              group by f.awaited_id, f.paper_id having quantity > 0 order by f.paper_id
+              group by f.awaited_id, f.paper_id, f.line having quantity > 0
+              order by f.paper_id, f.line
               """)
           .param("awaited", awaited.subList(from, Math.min(awaited.size(), from + CHUNK)))
           .param("undone", job.undo().paper())

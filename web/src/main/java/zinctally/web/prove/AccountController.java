@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import zinctally.core.ledger.Account;
 import zinctally.core.number.Money;
 import zinctally.core.statement.Borne;
+import zinctally.store.book.BookStore;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.ledger.CentreStore;
 import zinctally.store.listing.StatementListings;
@@ -31,6 +32,7 @@ class AccountController {
   private final BalancesStore balances;
   private final LayoutStore layouts;
   private final CentreStore centres;
+  private final BookStore books;
   private final AreaPage page;
   private final Clock clock;
 
@@ -39,12 +41,14 @@ class AccountController {
       BalancesStore balances,
       LayoutStore layouts,
       CentreStore centres,
+      BookStore books,
       AreaPage page,
       Clock clock) {
     this.accounts = accounts;
     this.balances = balances;
     this.layouts = layouts;
     this.centres = centres;
+    this.books = books;
     this.page = page;
     this.clock = clock;
   }
@@ -75,7 +79,8 @@ class AccountController {
     model.addAttribute("above", "prove/account");
     return page.under(
         "/prove/accounts",
-        StatementListings.account(id, days.from(), days.to(), before, known, borne, centres.used()),
+        StatementListings.account(
+            id, days.from(), days.to(), before, known, borne, books.book().centres()),
         model,
         request,
         response);

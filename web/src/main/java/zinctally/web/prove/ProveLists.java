@@ -9,7 +9,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.flow.Awaits;
-import zinctally.store.ledger.CentreStore;
+import zinctally.store.book.BookStore;
 import zinctally.store.listing.Listing;
 import zinctally.store.listing.ProveListings;
 import zinctally.store.listing.SealListings;
@@ -27,7 +27,7 @@ import zinctally.web.shell.DaySpan;
 class ProveLists {
   @Bean
   @Order(6)
-  Area proveArea(TieOutStore tieOut, LayoutStore layouts, CentreStore centres) {
+  Area proveArea(TieOutStore tieOut, LayoutStore layouts, BookStore books) {
     return new Area(
         "prove",
         "Prove",
@@ -65,7 +65,7 @@ class ProveLists {
                     .begins(PaperKind.JOURNAL),
                 ListPage.at("/prove/journal/lines", "Line by line")
                     .known("journal lines general ledger")
-                    .lists(a -> ProveListings.journalLines(centres.used())),
+                    .lists(a -> ProveListings.journalLines(books.book().centres())),
                 ListPage.at("/prove/by-hand", "Journals by hand")
                     .known("manual entries")
                     .lists(a -> ProveListings.byHand())

@@ -115,7 +115,7 @@ class StatementController {
       throws IOException {
     DaySpan days = new Asked(request, model, clock).days(layouts.year());
     String words = "From " + days.from() + " to " + days.to();
-    Span span = new Span(days.from(), days.to(), words, true, borne && centres.used());
+    Span span = new Span(days.from(), days.to(), words, true, borne && books.book().centres());
     return show(kind, span, model, request, response);
   }
 

@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
-import zinctally.store.ledger.CentreStore;
+import zinctally.store.book.BookStore;
 
 /** The form of every kind of paper that is written on the screen. */
 @Component
@@ -14,11 +14,11 @@ public class Forms {
   private final Map<PaperKind, PaperForm> forms = new HashMap<>();
   private final Map<String, Suggestion> suggestions = new HashMap<>();
 
-  private final CentreStore centres;
+  private final BookStore books;
   private final Suggestion offered;
 
-  Forms(List<AreaForms> areas, CentreStore centres, Suggestions offered) {
-    this.centres = centres;
+  Forms(List<AreaForms> areas, BookStore books, Suggestions offered) {
+    this.books = books;
     this.offered = offered.centres();
     suggestions.put(this.offered.key(), this.offered);
     areas.stream()
@@ -47,7 +47,7 @@ public class Forms {
   public PaperForm of(PaperKind kind) {
     PaperForm form = forms.getOrDefault(kind, new PaperForm(kind, List.of(), List.of()));
     boolean borne = kind.is(PaperKind.Trait.BORNE) && form.lined() && !form.counter();
-    return borne && centres.used() ? form.borneBy(offered) : form;
+    return borne && books.book().centres() ? form.borneBy(offered) : form;
   }
 
   /** What a cell offers, by its word in addresses. */
