@@ -18,6 +18,9 @@ public record Draft(PaperKind kind, Map<String, String> fields, List<Map<String,
   /** The field that keeps what was answered with yes; it belongs to this one paper. */
   public static final String AGREED = "agreed";
 
+  /** The field and the cell that name a cost centre. */
+  public static final String CENTRE = "centre";
+
   /** The field that says in which form its figures are written. */
   public static final String FIGURES = "figures";
 

@@ -14,7 +14,7 @@ import zinctally.core.ledger.Centre;
 import zinctally.core.papers.Place;
 import zinctally.store.goods.GroupStore;
 
-/** Finds cost centres by name, and those that usually bear something; read when first asked. */
+/** Finds cost centres by name, and those that usually bear something. */
 final class CentreLookup {
   private final JdbcClient sql;
   private final boolean used;
@@ -79,6 +79,7 @@ final class CentreLookup {
   private Optional<Long> ofGroup(long item, Collection<Long> known) {
     if (!groupOf.containsKey(item)) {
       List<Long> ids = new ArrayList<>(known);
+      ids.removeAll(groupOf.keySet());
       ids.add(item);
       sql.sql("select id, group_id from item where id in (:ids)")
           .param("ids", ids)

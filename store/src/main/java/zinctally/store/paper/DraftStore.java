@@ -23,7 +23,6 @@ public class DraftStore {
    */
   private static final String STILL_OPEN = " where id = ? and coalesce(paper_id, 0) = 0";
 
-  private static final String CENTRE = "centre";
   private final JdbcClient sql;
   private final CentreStore centres;
   private final Clock clock;
@@ -36,9 +35,9 @@ public class DraftStore {
 
   /** A new draft; the usual cost centre of who begins it stands in its head. */
   public long begin(Draft draft, String login) {
-    boolean borne = draft.kind().is(PaperKind.Trait.BORNE) && draft.field(CENTRE).isEmpty();
+    boolean borne = draft.kind().is(PaperKind.Trait.BORNE) && draft.field(Draft.CENTRE).isEmpty();
     Optional<String> usual = borne ? centres.ofPerson(login) : Optional.empty();
-    return begin(usual.map(c -> draft.with(CENTRE, c)).orElse(draft), 0, 0, login);
+    return begin(usual.map(c -> draft.with(Draft.CENTRE, c)).orElse(draft), 0, 0, login);
   }
 
   /**

@@ -73,7 +73,7 @@ public class TaxReturnStore {
       List<TaxDue> dues, List<TaxBoxes.Filled> boxes, List<TaxDue> inNone, long toPay) {
     /** Minor units of it that are of days before. */
     public long late() {
-      return dues.stream().filter(TaxDue::late).mapToLong(TaxDue::toPay).sum();
+      return TaxDue.toPay(dues.stream().filter(TaxDue::late).toList());
     }
   }
 
@@ -81,10 +81,6 @@ public class TaxReturnStore {
     BookCatalogue book = catalogues.open();
     List<TaxDue> dues = book.taxDue(days.from(), days.to());
     TaxBoxes boxes = book.taxBoxes();
-    return new Waiting(
-        dues,
-        boxes.fill(dues),
-        boxes.inNone(dues),
-        dues.stream().mapToLong(TaxDue::toPay).reduce(0, Math::addExact));
+    return new Waiting(dues, boxes.fill(dues), boxes.inNone(dues), TaxDue.toPay(dues));
   }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Centre;
+import zinctally.core.papers.Draft;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 
@@ -15,7 +16,6 @@ import zinctally.core.papers.Reading;
  */
 @NullUnmarked
 final class Centres {
-  static final String CELL = "centre";
   private static final String PLACE = "place";
   private final Reader in;
 
@@ -26,9 +26,9 @@ final class Centres {
   Map<Integer, Centre> read() {
     Map<Integer, Centre> centres = new HashMap<>();
     if (!in.book.hasCentres()) return centres;
-    Optional<Centre> whole = named(CELL, in.draft.field(CELL));
+    Optional<Centre> whole = named(Draft.CENTRE, in.draft.field(Draft.CENTRE));
     for (RowReader row : in.rows()) {
-      Optional<Centre> own = named(row.at(CELL), row.cell(CELL));
+      Optional<Centre> own = named(row.at(Draft.CENTRE), row.cell(Draft.CENTRE));
       if (own.isEmpty()) own = whole.or(() -> usual(row));
       own.ifPresent(centre -> bears(row.index(), centre, centres));
     }
@@ -38,7 +38,7 @@ final class Centres {
   private void bears(int row, Centre centre, Map<Integer, Centre> centres) {
     centres.put(row, centre);
     Reading.RowFacts facts = in.facts.get(row);
-    if (facts != null) in.facts.put(row, facts.with(CELL, centre.name()));
+    if (facts != null) in.facts.put(row, facts.with(Draft.CENTRE, centre.name()));
   }
 
   private Optional<Centre> named(String cell, String typed) {

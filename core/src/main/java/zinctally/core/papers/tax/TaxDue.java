@@ -1,5 +1,6 @@
 package zinctally.core.papers.tax;
 
+import java.util.List;
 import zinctally.core.ledger.Role;
 
 /**
@@ -18,5 +19,14 @@ public record TaxDue(long account, Role side, String rate, long base, long tax, 
   /** Minor units it adds to what is to be paid. */
   public long toPay() {
     return side == Role.SALES_TAX ? tax : -tax;
+  }
+
+  /**
+   * What some come to, minor units; below zero when the office owes it.
+   *
+   * @throws ArithmeticException when it is more than a long holds
+   */
+  public static long toPay(List<TaxDue> dues) {
+    return dues.stream().mapToLong(TaxDue::toPay).reduce(0, Math::addExact);
   }
 }

@@ -57,12 +57,7 @@ public record TaxReturn(
   /** What is to be paid, minor units; below zero what the office owes. */
   @Override
   public long total() {
-    return toPay(declared);
-  }
-
-  /** What some come to, minor units; below zero when the office owes it. */
-  static long toPay(List<TaxDue> dues) {
-    return dues.stream().mapToLong(TaxDue::toPay).reduce(0, Math::addExact);
+    return TaxDue.toPay(declared);
   }
 
   @Override
@@ -88,7 +83,7 @@ public record TaxReturn(
     List<Sum> sums = new ArrayList<>();
     for (TaxBoxes.Filled filled : boxes) sums.add(new Sum(words(filled.box()), filled.amount()));
     List<TaxDue> late = declared.stream().filter(TaxDue::late).toList();
-    if (toPay(late) != 0) sums.add(new Sum("Of it from before " + from, toPay(late)));
+    if (TaxDue.toPay(late) != 0) sums.add(new Sum("Of it from before " + from, TaxDue.toPay(late)));
     sums.add(new Sum(total() < 0 ? "The office owes" : "To pay", Math.abs(total())));
     return sums;
   }

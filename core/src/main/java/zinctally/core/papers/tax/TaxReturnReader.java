@@ -35,7 +35,7 @@ public final class TaxReturnReader {
     if (!in.sound()) return in.done(() -> null);
     List<TaxDue> declared = in.book.taxDue(from, to);
     if (declared.isEmpty()) in.fault("to", "No tax up to " + to + " waits to be declared.");
-    else seen(in, TaxReturn.toPay(declared));
+    else seen(in, TaxDue.toPay(declared));
     TaxBoxes boxes = in.book.taxBoxes();
     for (TaxDue one : boxes.inNone(declared))
       in.note(

@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 
@@ -17,7 +18,6 @@ import zinctally.core.papers.PaperKind;
  */
 public record PaperForm(
     PaperKind kind, List<Field> fields, List<Column> columns, List<Field> feet) {
-  private static final String CENTRE = "centre";
 
   public PaperForm(PaperKind kind, List<Field> fields, List<Column> columns) {
     this(kind, fields, columns, List.of());
@@ -26,9 +26,9 @@ public record PaperForm(
   /** The same with a cost centre in its head and on its lines. */
   PaperForm borneBy(Suggestion centres) {
     List<Field> more = new ArrayList<>(fields);
-    more.add(suggest(CENTRE, "Cost centre", centres));
+    more.add(suggest(Draft.CENTRE, "Cost centre", centres));
     List<Column> wider = new ArrayList<>(columns);
-    wider.add(text(CENTRE, "Cost centre", centres));
+    wider.add(text(Draft.CENTRE, "Cost centre", centres));
     return new PaperForm(kind, more, wider, feet);
   }
 
