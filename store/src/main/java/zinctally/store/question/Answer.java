@@ -1,6 +1,7 @@
 package zinctally.store.question;
 
 import java.util.List;
+import java.util.Map;
 import zinctally.store.listing.Listing;
 
 /**
@@ -8,8 +9,8 @@ import zinctally.store.listing.Listing;
  *
  * @param faults sentences
  * @param divides whether something is divided, so that a cell may be empty
+ * @param beside the value that each column side by side stands under, by its key; without those
+ *     that stand under nothing
  */
-public record Answer(Listing listing, List<String> faults, boolean divides) {
-  /** With this begins the link of a column that stands side by side; then comes its value. */
-  public static final String BESIDE = "=";
-}
+public record Answer(
+    Listing listing, List<String> faults, boolean divides, Map<String, String> beside) {}

@@ -37,17 +37,6 @@ final class Cols {
       this(key, heading, type, sql, link, figure, How.SUM);
     }
 
-    /** The same of rows with a value of what stands side by side, which its link begins with. */
-    Col beside(String value) {
-      String at = value.isEmpty() ? "" : Answer.BESIDE + value;
-      return new Col(key, heading, type, sql, at, figure, how);
-    }
-
-    /** The value it stands under side by side; empty where it does not. */
-    String beside() {
-      return link.startsWith(Answer.BESIDE) ? link : "";
-    }
-
     /** The same under another heading. */
     Col called(String other) {
       return other.isEmpty() ? this : new Col(key, other, type, sql, link, figure, how);

@@ -99,7 +99,7 @@ final class ComesTo extends Making {
             + ") q where true";
     List<Column> columns = new ArrayList<>();
     for (Col c : by) columns.add(column(c, "q." + quoted(c.key()), ""));
-    for (Col c : figures) columns.add(column(c, "q." + quoted(c.key()), c.beside()));
+    for (Col c : figures) columns.add(column(c, "q." + quoted(c.key()), ""));
     columns.add(new Column("_n", "", "q._n", Type.HIDDEN));
     return new Listing(name, from, params, columns, "q._n", "_n", "Nothing is as asked for.");
   }
@@ -146,10 +146,11 @@ final class ComesTo extends Making {
         String only =
             thin.map(t -> t.sum(figure, when).sql()).orElseGet(() -> narrowed(figure, when));
         String heading = value == null || value.isEmpty() ? "(empty)" : value;
+        String key = figure.key() + "_" + v;
+        if (value != null && !value.isEmpty()) beside.put(key, value);
         columns.add(
             figure
-                .of(figure.key() + "_" + v, only)
-                .beside(value == null ? "" : value)
+                .of(key, only)
                 .called(added.size() == 1 ? heading : figure.heading() + " " + heading));
       }
     for (Col figure : added)

@@ -22,6 +22,10 @@ abstract class Making {
   final Question question;
   final Cols cols;
   final Map<String, Object> params;
+
+  /** The value that each column side by side stands under, by its key. */
+  final Map<String, String> beside = new HashMap<>();
+
   private final String which;
   private final List<String> used;
 

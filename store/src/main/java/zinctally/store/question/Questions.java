@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import javax.sql.DataSource;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
@@ -47,7 +48,7 @@ public class Questions {
             ? new ComesTo(name, subject, question, values, faults, jdbc)
             : new RowByRow(name, subject, question, values, faults);
     Listing listing = making.listing(making.by()).addedUpTo(ADDED_UP);
-    return new Answer(listing, List.copyOf(faults), divides(question));
+    return new Answer(listing, List.copyOf(faults), divides(question), Map.copyOf(making.beside));
   }
 
   private static boolean divides(Question question) {

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
@@ -84,7 +83,7 @@ class Asking {
 
   /** Sums lead to the rows they are of: the same question, of that group alone. */
   private static Answer behind(Subject subject, Typed typed, Question question, Answer answer) {
-    if (!question.summary() && question.across().isEmpty() || question.any()) return plain(answer);
+    if (!question.summary() && question.across().isEmpty() || question.any()) return answer;
     Map<String, String> rows = new LinkedHashMap<>();
     typed
         .kept()
@@ -97,7 +96,7 @@ class Asking {
     for (String by : question.by()) {
       Optional<Column> group =
           answer.listing().columns().stream().filter(c -> c.key().equals(by)).findFirst();
-      if (group.isEmpty() || group.get().type().figure()) return plain(answer);
+      if (group.isEmpty() || group.get().type().figure()) return answer;
       String condition = "&if." + number++;
       link.append(condition).append('=').append(by);
       link.append(condition).append(".test=IS");
@@ -113,24 +112,20 @@ class Asking {
             + ".test=IS&if."
             + number
             + ".a=";
-    return leading(
-        answer,
-        c -> {
-          if (c.link().startsWith(Answer.BESIDE))
-            return link + side + Address.encoded(c.link().substring(Answer.BESIDE.length()));
-          return c.type().figure() && subject.column(c.key()).isPresent()
-              ? link.toString()
-              : c.link();
-        });
-  }
-
-  /** Columns side by side lead nowhere. */
-  private static Answer plain(Answer answer) {
-    return leading(answer, c -> c.link().startsWith(Answer.BESIDE) ? "" : c.link());
-  }
-
-  private static Answer leading(Answer answer, Function<Column, String> where) {
-    return new Answer(answer.listing().leading(where), answer.faults(), answer.divides());
+    return new Answer(
+        answer
+            .listing()
+            .leading(
+                c -> {
+                  String value = answer.beside().get(c.key());
+                  if (value != null) return link + side + Address.encoded(value);
+                  return c.type().figure() && subject.column(c.key()).isPresent()
+                      ? link.toString()
+                      : c.link();
+                }),
+        answer.faults(),
+        answer.divides(),
+        answer.beside());
   }
 
   /** Columns by their keys or headings, those that are worked out by the names they were given. */
