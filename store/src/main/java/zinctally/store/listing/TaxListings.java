@@ -7,6 +7,7 @@ import static zinctally.store.listing.Listing.Type.NUMBER;
 import static zinctally.store.listing.Listing.Type.TEXT;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +21,20 @@ public final class TaxListings {
 
   private static final String SIDE = "if(e.side = 'SALES_TAX', 'sales', 'purchases')";
   private static final String RATE = "if(e.rate = '', '(none)', e.rate)";
-  private static final String OF_DAYS = " from tax_entry e where e.date between :from and :to";
+  private static final String OF_DAYS = "e.date between :from and :to";
+  private static final Column LATE =
+      new Column("late", "Late", "if(t.day < :from, 'late', '')", TEXT);
+  private static final List<Column> PAPERS =
+      List.of(
+          new Column("id", "", "p.id", HIDDEN),
+          new Column("day", "Date", "t.day", DATE),
+          new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
+          new Column("reference", "Their number", "p.reference", TEXT),
+          new Column("party", "Who", "w.name", TEXT),
+          new Column("side", "On", "t.side", TEXT),
+          new Column("rate", "Rate", "t.rate", TEXT),
+          new Column("base", "Without tax", "t.base", MONEY, Papers.PAPER),
+          new Column("tax", "Tax", "t.tax", MONEY, Papers.PAPER));
 
   /** Base and tax by rate in some days, both ends with them. */
   public static Listing byRate(LocalDate from, LocalDate to) {
@@ -31,6 +45,7 @@ public final class TaxListings {
             + " as side, "
             + RATE
             + " as rate, sum(e.base) as base, sum(e.tax) as tax, count(distinct e.paper_id) as papers"
+            + " from tax_entry e where "
             + OF_DAYS
             + " group by 1, 2) t left join tax_rate r on r.code = t.rate where true",
         Map.of("from", from, "to", to),
@@ -106,61 +121,38 @@ public final class TaxListings {
       String name, String which, Map<String, Object> params, LocalDate from) {
     Map<String, Object> all = new HashMap<>(params);
     all.put("from", from);
+    return behind(name, which, all, List.of(LATE), "No paper stands behind this.");
+  }
+
+  /** The papers behind the tax of some days. */
+  public static Listing papers(LocalDate from, LocalDate to) {
+    return behind(
+        "Papers with tax",
+        OF_DAYS,
+        Map.of("from", from, "to", to),
+        List.of(),
+        "No paper with tax in these days.");
+  }
+
+  private static Listing behind(
+      String name, String which, Map<String, Object> params, List<Column> more, String empty) {
+    List<Column> columns = new ArrayList<>(PAPERS);
+    columns.addAll(more);
+    columns.add(Papers.state());
     return new Listing(
         name,
-        "(select e.paper_id, e.date as day, e.date < :from as late, "
+        "(select e.paper_id, e.date as day, "
             + SIDE
             + " as side, "
             + RATE
             + " as rate, sum(e.base) as base, sum(e.tax) as tax from tax_entry e where "
             + which
-            + " group by 1, 2, 4, 5 having base <> 0 or tax <> 0) t"
-            + " join paper p on p.id = t.paper_id left join party w on w.id = p.party_id where true",
-        all,
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("day", "Date", "t.day", DATE),
-            new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
-            new Column("reference", "Their number", "p.reference", TEXT),
-            new Column("party", "Who", "w.name", TEXT),
-            new Column("side", "On", "t.side", TEXT),
-            new Column("rate", "Rate", "t.rate", TEXT),
-            new Column("base", "Without tax", "t.base", MONEY, Papers.PAPER),
-            new Column("tax", "Tax", "t.tax", MONEY, Papers.PAPER),
-            new Column("late", "Late", "if(t.late, 'late', '')", TEXT),
-            Papers.state()),
-        "concat(lpad(p.id, 12, '0'), t.side, t.rate, t.day)",
-        "-day",
-        "No paper stands behind this.");
-  }
-
-  /** The papers behind the tax of some days. */
-  public static Listing papers(LocalDate from, LocalDate to) {
-    return new Listing(
-        "Papers with tax",
-        "(select "
-            + SIDE
-            + " as side, "
-            + RATE
-            + " as rate, e.paper_id, e.date as day, sum(e.base) as base, sum(e.tax) as tax"
-            + OF_DAYS
             + " group by 1, 2, 3, 4 having base <> 0 or tax <> 0) t"
-            + " join paper p on p.id = t.paper_id left join party w on w.id = p.party_id"
-            + " where true",
-        Map.of("from", from, "to", to),
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("day", "Date", "t.day", DATE),
-            new Column("number", "Paper", "p.number", TEXT, "/papers/{id}"),
-            new Column("reference", "Their number", "p.reference", TEXT),
-            new Column("party", "Who", "w.name", TEXT),
-            new Column("side", "On", "t.side", TEXT),
-            new Column("rate", "Rate", "t.rate", TEXT),
-            new Column("base", "Without tax", "t.base", MONEY, "/papers/{id}"),
-            new Column("tax", "Tax", "t.tax", MONEY, "/papers/{id}"),
-            Papers.state()),
+            + " join paper p on p.id = t.paper_id left join party w on w.id = p.party_id where true",
+        params,
+        columns,
         "concat(lpad(p.id, 12, '0'), t.side, t.rate, t.day)",
         "-day",
-        "No paper with tax in these days.");
+        empty);
   }
 }
