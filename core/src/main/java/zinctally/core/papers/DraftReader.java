@@ -1,6 +1,5 @@
 package zinctally.core.papers;
 
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.papers.back.ReturnReader;
 import zinctally.core.papers.back.SupplierCreditReader;
 import zinctally.core.papers.charge.ChargeReader;
@@ -34,7 +33,6 @@ import zinctally.core.papers.trade.CounterReader;
 import zinctally.core.papers.trade.TradeReader;
 
 /** Turns a draft into a paper, or says what is wrong with it and what would be right. */
-@NullUnmarked
 public final class DraftReader {
   private final Catalogue book;
 

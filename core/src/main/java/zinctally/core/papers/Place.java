@@ -1,6 +1,7 @@
 package zinctally.core.papers;
 
 import java.util.Locale;
+import java.util.Objects;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
@@ -48,6 +49,11 @@ public record Place(
     public boolean isChosen() {
       return this != REPAIRER && this != WAY;
     }
+  }
+
+  /** Who owns what is not ours. */
+  public Party whose() {
+    return Objects.requireNonNull(owner);
   }
 
   /** Good goods of ours. */

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.flow.Awaited;
@@ -18,7 +18,6 @@ import zinctally.core.papers.read.RowReader;
 /**
  * Shares what goes back out over the goods it came or went with, none of which can go back twice.
  */
-@NullUnmarked
 final class PartsReader {
   private final boolean toSupplier;
 
@@ -59,7 +58,7 @@ final class PartsReader {
   }
 
   /** From the first line that has some left, in the order in which its goods came. */
-  List<Return.Part> byArrival(
+  @Nullable List<Return.Part> byArrival(
       RowReader row, List<Traded> goods, long micros, List<Numbered> given) {
     int line = goods.stream().filter(t -> left(t) > 0).findFirst().orElse(goods.get(0)).line();
     List<Traded> some = goods.stream().filter(t -> t.line() == line).toList();
@@ -114,7 +113,8 @@ final class PartsReader {
   }
 
   /** Each lot from the goods it went or came with, no more than did. */
-  private List<Return.Part> byLot(RowReader row, List<Traded> goods, List<Numbered> given) {
+  private @Nullable List<Return.Part> byLot(
+      RowReader row, List<Traded> goods, List<Numbered> given) {
     List<Return.Part> parts = new ArrayList<>();
     for (Numbered lot : given) {
       long id = lot.lot().id();
@@ -145,7 +145,7 @@ final class PartsReader {
     return parts;
   }
 
-  List<Return.Part> bySerial(RowReader row, List<Traded> goods, List<Numbered> given) {
+  @Nullable List<Return.Part> bySerial(RowReader row, List<Traded> goods, List<Numbered> given) {
     List<Return.Part> parts = new ArrayList<>();
     for (Numbered one : given) {
       Optional<Traded> of =

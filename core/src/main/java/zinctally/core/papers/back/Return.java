@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.EventKind;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
@@ -51,7 +52,7 @@ public record Return(
     Party who,
     String reference,
     String note,
-    Account money,
+    @Nullable Account money,
     Place place,
     List<Line> lines)
     implements Paper {
@@ -75,9 +76,9 @@ public record Return(
       long net,
       long drawn,
       long tax,
-      ReturnReason reason,
+      @Nullable ReturnReason reason,
       Place goes,
-      Reason thrown,
+      @Nullable Reason thrown,
       List<Part> parts) {
     /** The line they came or went with. */
     public Traded of() {

@@ -1,12 +1,14 @@
 package zinctally.core.papers.back;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
@@ -31,17 +33,16 @@ import zinctally.core.papers.stock.Reason;
 import zinctally.core.units.Units;
 
 /** Reads a return, line by line against the paper the goods came or went with. */
-@NullUnmarked
 public final class ReturnReader {
   private final Reader in;
 
   private final boolean toSupplier;
 
-  private final Party who;
+  private final @Nullable Party who;
 
-  private final LocalDate date;
+  private final @Nullable LocalDate date;
 
-  private final Place place;
+  private final @Nullable Place place;
 
   private final NumbersReader numbers;
   private final PartsReader sharing;
@@ -70,7 +71,7 @@ public final class ReturnReader {
       Return.Line line = line(row);
       if (line != null) lines.add(line);
     }
-    if (toSupplier && date != null) sayCharged(lines);
+    if (toSupplier && date != null) sayCharged(date, lines);
     if (lines.isEmpty() && in.sound())
       in.fault(
           "rows.0.paper",
@@ -80,10 +81,17 @@ public final class ReturnReader {
     return in.done(
         () ->
             new Return(
-                in.draft.kind(), date, who, reference, note, money, place, List.copyOf(lines)));
+                in.draft.kind(),
+                known(date),
+                known(who),
+                reference,
+                note,
+                money,
+                known(place),
+                List.copyOf(lines)));
   }
 
-  private Return.Line line(RowReader row) {
+  private Return.@Nullable Line line(RowReader row) {
     List<Traded> goods = traded(row);
     ReturnReason reason = reason(row);
     Goes goes = goes(row);
@@ -121,7 +129,7 @@ public final class ReturnReader {
     long net = of.unbilled() == null ? net(parts) : toSupplier ? drawn : 0;
     long tax = of.rate() == null ? 0 : of.rate().onNet(net);
     row.amounting(net);
-    if (!row.sound()) return null;
+    if (!row.sound() || goes.place() == null) return null;
     return new Return.Line(
         row.index(),
         item,
@@ -155,7 +163,7 @@ public final class ReturnReader {
   }
 
   /** Goods take along what is charged on them, also by charges of after the day they leave. */
-  private void sayCharged(List<Return.Line> lines) {
+  private void sayCharged(LocalDate date, List<Return.Line> lines) {
     Map<Long, List<Catalogue.LateCharge>> charges =
         in.book.chargedAfter(
             date,
@@ -192,7 +200,7 @@ public final class ReturnReader {
   }
 
   /** The account that gives the money back. */
-  private Account back() {
+  private @Nullable Account back() {
     Optional<Account> account = in.book.account(in.draft.field("back"));
     if (account.filter(a -> a.role() == Role.MONEY && a.active()).isPresent()) return account.get();
     in.fault("back", "Money back is from a bank or cash account; credit needs none.");
@@ -202,7 +210,7 @@ public final class ReturnReader {
   /**
    * @param thrown null when the goods are kept
    */
-  private record Goes(Place place, Reason thrown) {}
+  private record Goes(@Nullable Place place, @Nullable Reason thrown) {}
 
   /**
    * Where the goods of a row go: to the paper's place, as they should be or not, to another, or
@@ -226,7 +234,7 @@ public final class ReturnReader {
     return new Goes(place, null);
   }
 
-  private ReturnReason reason(RowReader row) {
+  private @Nullable ReturnReason reason(RowReader row) {
     String typed = row.cell("reason");
     if (typed.isEmpty()) return null;
     Optional<ReturnReason> reason = in.book.returnReason(typed);

@@ -1,12 +1,14 @@
 package zinctally.core.papers.back;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.number.Share;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
@@ -15,7 +17,6 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads a supplier's credit note against returns. */
-@NullUnmarked
 public final class SupplierCreditReader {
   private SupplierCreditReader() {}
 
@@ -35,10 +36,11 @@ public final class SupplierCreditReader {
     }
     if (lines.isEmpty() && in.sound())
       in.fault("rows.0.paper", "For which return is it? Name it: RS-2026-0001.");
-    return in.done(() -> new SupplierCredit(date, who, number, List.copyOf(lines)));
+    return in.done(() -> new SupplierCredit(known(date), known(who), number, List.copyOf(lines)));
   }
 
-  private static SupplierCredit.Line line(Reader in, RowReader row, Party who, LocalDate date) {
+  private static SupplierCredit.@Nullable Line line(
+      Reader in, RowReader row, @Nullable Party who, @Nullable LocalDate date) {
     String typed = row.cell("paper");
     Optional<CreditDue> due =
         who == null || who.id() == 0 || typed.isEmpty()

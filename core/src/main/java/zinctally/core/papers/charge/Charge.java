@@ -1,10 +1,13 @@
 package zinctally.core.papers.charge;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Spot;
 import zinctally.core.goods.Item;
@@ -44,7 +47,7 @@ public record Charge(
     String what,
     long amount,
     long tax,
-    TaxRate rate,
+    @Nullable TaxRate rate,
     List<Line> lines)
     implements Paper {
   /**
@@ -53,24 +56,34 @@ public record Charge(
    * @param arrival null for goods to come
    * @param coming null for goods that came
    */
-  public record Bearer(Traded arrival, Awaited coming) {
+  public record Bearer(@Nullable Traded arrival, @Nullable Awaited coming) {
     public Item item() {
-      return arrival == null ? coming.item() : arrival.item();
+      return arrival == null ? requireNonNull(coming).item() : arrival.item();
     }
 
     /** The paper they stand on. */
     public String number() {
-      return arrival == null ? coming.number() : arrival.number();
+      return arrival == null ? requireNonNull(coming).number() : arrival.number();
+    }
+
+    /** The day they came, or are billed of. */
+    LocalDate date() {
+      return arrival == null ? requireNonNull(coming).date() : arrival.date();
+    }
+
+    /** Tells goods apart from all others that could bear a charge. */
+    long key() {
+      return arrival == null ? -requireNonNull(coming).id() : arrival.event();
     }
 
     /** Millionths. */
     long quantity() {
-      return arrival == null ? coming.openQuantity() : arrival.quantity();
+      return arrival == null ? requireNonNull(coming).openQuantity() : arrival.quantity();
     }
 
     /** Minor units they are worth so far. */
     long value() {
-      return arrival == null ? coming.openValue() : arrival.value();
+      return arrival == null ? requireNonNull(coming).openValue() : arrival.value();
     }
   }
 
@@ -122,7 +135,7 @@ public record Charge(
     List<Sum> sums = new ArrayList<>();
     for (Line line : lines)
       sums.add(new Sum(line.of().item().code() + ", " + line.of().number(), line.share()));
-    if (tax != 0) sums.add(new Sum(rate.name(), tax));
+    if (tax != 0) sums.add(new Sum(requireNonNull(rate).name(), tax));
     sums.add(new Sum("Total", total()));
     return sums;
   }
@@ -148,7 +161,7 @@ public record Charge(
                 0));
         continue;
       }
-      Awaited coming = line.of().coming();
+      Awaited coming = requireNonNull(line.of().coming());
       long account = book.account(Role.BILLED_NOT_RECEIVED).id();
       known.add(new JournalLine(account, item, coming.party(), new Money(line.share()), what));
       fills.add(
@@ -156,7 +169,12 @@ public record Charge(
     }
     if (tax != 0)
       known.add(
-          new JournalLine(book.account(Role.PURCHASE_TAX).id(), 0, 0, new Money(tax), rate.code()));
+          new JournalLine(
+              book.account(Role.PURCHASE_TAX).id(),
+              0,
+              0,
+              new Money(tax),
+              requireNonNull(rate).code()));
     known.add(
         new JournalLine(book.account(Role.PAYABLES).id(), 0, who.id(), new Money(-total()), what));
     Plan.Due owed = new Plan.Due(who.id(), theirNumber, date, due, new Money(-total()), who);

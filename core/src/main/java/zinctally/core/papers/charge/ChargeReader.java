@@ -1,5 +1,7 @@
 package zinctally.core.papers.charge;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -10,7 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.number.Spread;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
@@ -22,7 +24,6 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.papers.read.Weights;
 
 /** Reads charges on goods: which arrivals bear them, and how they are shared. */
-@NullUnmarked
 public final class ChargeReader {
   private ChargeReader() {}
 
@@ -41,8 +42,7 @@ public final class ChargeReader {
     for (RowReader row : in.rows()) {
       if ("hand".equals(in.draft.field("spread"))) byHand.put(row.index(), share(in, row));
       for (Charge.Bearer arrival : bearers(in, row, date)) {
-        boolean came = arrival.arrival() != null;
-        if (!seen.add(came ? arrival.arrival().event() : -arrival.coming().id())) {
+        if (!seen.add(arrival.key())) {
           row.fault(
               "bill",
               arrival.item().name() + " of " + arrival.number() + " is on a line above already.");
@@ -56,7 +56,7 @@ public final class ChargeReader {
       in.fault("rows.0.bill", "Which goods bear it? Name the bill or receipt they came with.");
     long[] shares =
         amount == null || !in.sound() ? null : shares(in, amount, arrivals, rows, byHand);
-    if (shares == null || !in.sound()) return in.done(() -> null);
+    if (amount == null || shares == null || !in.sound()) return in.wrong();
     List<Charge.Line> lines = new ArrayList<>();
     for (int i = 0; i < shares.length; i++) {
       Charge.Bearer arrival = arrivals.get(i);
@@ -74,10 +74,20 @@ public final class ChargeReader {
     }
     long tax = rate == null ? 0 : rate.onNet(amount);
     return in.done(
-        () -> new Charge(date, due, who, number, what, amount, tax, rate, List.copyOf(lines)));
+        () ->
+            new Charge(
+                known(date),
+                known(due),
+                known(who),
+                number,
+                what,
+                amount,
+                tax,
+                rate,
+                List.copyOf(lines)));
   }
 
-  private static Long amount(Reader in) {
+  private static @Nullable Long amount(Reader in) {
     String typed = in.draft.field("amount").replace('−', '-');
     if (typed.isEmpty()) {
       in.fault("amount", "How much, without tax that can be reclaimed?");
@@ -90,7 +100,7 @@ public final class ChargeReader {
   }
 
   /** What a row names: all goods of a bill, come or to come, or those of one item. */
-  private static List<Charge.Bearer> bearers(Reader in, RowReader row, LocalDate date) {
+  private static List<Charge.Bearer> bearers(Reader in, RowReader row, @Nullable LocalDate date) {
     String bill = row.cell("bill");
     List<Charge.Bearer> found = new ArrayList<>();
     if (!bill.isEmpty()) {
@@ -111,7 +121,7 @@ public final class ChargeReader {
       return List.of();
     }
     Charge.Bearer first = found.get(0);
-    LocalDate since = first.arrival() == null ? first.coming().date() : first.arrival().date();
+    LocalDate since = first.date();
     if (date != null && date.isBefore(since))
       row.fault("bill", bill + " is of " + since + "; a charge cannot come before its goods.");
     String item = row.cell("item");
@@ -122,7 +132,7 @@ public final class ChargeReader {
     return some;
   }
 
-  private static Long share(Reader in, RowReader row) {
+  private static @Nullable Long share(Reader in, RowReader row) {
     String cell = row.at("share");
     String typed = row.cell("share").replace('−', '-');
     if (typed.isEmpty()) {
@@ -133,7 +143,7 @@ public final class ChargeReader {
     return read == null ? null : in.book.rules().coin().minor(read);
   }
 
-  private static long[] shares(
+  private static long @Nullable [] shares(
       Reader in,
       long amount,
       List<Charge.Bearer> arrivals,

@@ -1,5 +1,7 @@
 package zinctally.core.papers.consign;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -9,7 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemGroup;
 import zinctally.core.papers.Party;
@@ -18,7 +20,6 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads what is agreed with a supplier about goods on consignment. */
-@NullUnmarked
 public final class AgreementReader {
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
@@ -37,7 +38,7 @@ public final class AgreementReader {
       in.fault(
           "rows.0.item",
           "About which goods, and what is owed for each? Leave the item empty for everything.");
-    return in.done(() -> new Agreement(date, who, note, List.copyOf(lines)));
+    return in.done(() -> new Agreement(known(date), known(who), note, List.copyOf(lines)));
   }
 
   private static Terms.Discounts discounts(Reader in) {
@@ -86,14 +87,14 @@ public final class AgreementReader {
         + (terms.lossOurs() ? "us" : "them");
   }
 
-  private static BigDecimal amount(Reader in, RowReader row, String column) {
+  private static @Nullable BigDecimal amount(Reader in, RowReader row, String column) {
     if (row.cell(column).isEmpty()) return null;
     BigDecimal amount = in.amount(row.at(column), row.cell(column), 6);
     if (amount != null && amount.signum() < 0) row.fault(column, "It is not below zero.");
     return amount;
   }
 
-  private static BigDecimal percent(Reader in, RowReader row) {
+  private static @Nullable BigDecimal percent(Reader in, RowReader row) {
     String typed = row.cell("share").replace("%", "").strip();
     if (typed.isEmpty()) return null;
     BigDecimal percent = in.amount(row.at("share"), typed, 4);

@@ -1,8 +1,9 @@
 package zinctally.core.papers.consign;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
@@ -12,7 +13,6 @@ import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
 
 /** Reads goods of ours that go to a customer on consignment. */
-@NullUnmarked
 public final class ConsignmentOutReader {
   private ConsignmentOutReader() {}
 
@@ -33,6 +33,7 @@ public final class ConsignmentOutReader {
             (row, item, micros) -> numbers.leaving(row, item, micros, place));
     for (Moved line : lines)
       in.row(line.row()).askPromised(line.item(), place, line.quantity().micros(), 0);
-    return in.done(() -> new ConsignmentOut(date, who, place, into, note, lines));
+    return in.done(
+        () -> new ConsignmentOut(known(date), known(who), known(place), known(into), note, lines));
   }
 }

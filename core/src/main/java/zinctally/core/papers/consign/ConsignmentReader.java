@@ -1,5 +1,7 @@
 package zinctally.core.papers.consign;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -7,7 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
@@ -24,7 +26,6 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads goods of a supplier that come here on consignment, or go back. */
-@NullUnmarked
 public final class ConsignmentReader {
   private final Reader in;
   private final Map<Long, Long> taken = new HashMap<>();
@@ -40,7 +41,7 @@ public final class ConsignmentReader {
   private Reading read() {
     boolean comes = in.draft.kind() == PaperKind.CONSIGNMENT_IN;
     LocalDate date = in.date();
-    Party who = known();
+    Party who = needed();
     String number = in.text("their_number");
     Place place = theirs(who);
     String note = in.text("notes");
@@ -64,11 +65,19 @@ public final class ConsignmentReader {
       lines.add(new Consignment.Line(one, ordered, comes ? price(row, one) : null));
     }
     return in.done(
-        () -> new Consignment(in.draft.kind(), date, who, number, place, note, List.copyOf(lines)));
+        () ->
+            new Consignment(
+                in.draft.kind(),
+                known(date),
+                known(who),
+                number,
+                known(place),
+                note,
+                List.copyOf(lines)));
   }
 
   /** Whose goods they are: somebody with whom something is agreed. */
-  private Party known() {
+  private @Nullable Party needed() {
     String typed = in.draft.party();
     Optional<Party> known = in.book.party(Party.Kind.SUPPLIER, typed);
     if (known.isEmpty())
@@ -80,7 +89,7 @@ public final class ConsignmentReader {
     return known.orElse(null);
   }
 
-  private Place theirs(Party who) {
+  private @Nullable Place theirs(@Nullable Party who) {
     Place typed = in.place("place", in.draft.field("place"));
     return typed == null || who == null ? null : in.book.as(typed, typed.standing(), who);
   }
@@ -92,7 +101,7 @@ public final class ConsignmentReader {
   }
 
   /** What these pieces are sold for, if not as the list says; they must be told apart for that. */
-  private static BigDecimal price(RowReader row, Moved goods) {
+  private static @Nullable BigDecimal price(RowReader row, Moved goods) {
     BigDecimal price = row.price(false);
     if (price != null && goods.item().tracking() != Tracking.SERIAL)
       row.fault(
@@ -104,7 +113,8 @@ public final class ConsignmentReader {
   }
 
   /** What of it was ordered on consignment, with the order named in the row. */
-  private List<Flow.Portion> ordered(RowReader row, Moved goods, Party who, LocalDate date) {
+  private List<Flow.Portion> ordered(
+      RowReader row, Moved goods, @Nullable Party who, @Nullable LocalDate date) {
     String number = row.cell("of");
     if (number.isEmpty() || who == null) return List.of();
     List<Flow.Portion> portions = new ArrayList<>();

@@ -1,6 +1,6 @@
 package zinctally.core.papers.consign;
 
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Standing;
@@ -10,12 +10,11 @@ import zinctally.core.papers.read.RowReader;
 /**
  * Reads where goods are that are sold: whether they stay here, or are at the customer's already.
  */
-@NullUnmarked
 public final class KeptReader {
   private KeptReader() {}
 
   /** Where goods of a place stay, as the customer's; null when they go. */
-  public static Place place(Reader in, Place from, Party who) {
+  public static @Nullable Place place(Reader in, @Nullable Place from, @Nullable Party who) {
     boolean invoiced = in.draft.field("goods").equals("stay");
     if (!invoiced && !in.draft.field("stay").equals("here")) return null;
     if (from == null || who == null) return null;
@@ -29,7 +28,7 @@ public final class KeptReader {
   }
 
   /** Says so when goods at one customer's would be sold to another. */
-  public static void theirs(RowReader row, Place from, Party who) {
+  public static void theirs(RowReader row, @Nullable Place from, @Nullable Party who) {
     if (from == null || who == null || from.host() == null) return;
     if (from.kind() != Place.Kind.CUSTOMER || from.host().equals(who)) return;
     row.fault(

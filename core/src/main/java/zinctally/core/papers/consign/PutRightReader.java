@@ -2,7 +2,7 @@ package zinctally.core.papers.consign;
 
 import java.time.LocalDate;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.flow.Numbered;
@@ -11,12 +11,11 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads which goods are found or gone at a place, and whose. */
-@NullUnmarked
 public final class PutRightReader {
   private final NumbersReader numbers;
   private final Taking taking;
 
-  public PutRightReader(Reader in, LocalDate date) {
+  public PutRightReader(Reader in, @Nullable LocalDate date) {
     this.numbers = new NumbersReader(in);
     this.taking = new Taking(in, date, numbers);
   }
@@ -27,7 +26,8 @@ public final class PutRightReader {
    * @param micros signed
    * @param value minor units of what is found
    */
-  public PutRight of(RowReader row, Item item, Place place, long micros, long value, long account) {
+  public @Nullable PutRight of(
+      RowReader row, Item item, @Nullable Place place, long micros, long value, long account) {
     if (!row.sound() || place == null) return null;
     if (!place.ours() && micros < 0) {
       Taking.Leaving gone =

@@ -1,5 +1,7 @@
 package zinctally.core.papers.consign;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -7,7 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Party;
@@ -23,11 +25,10 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads what is paid out for consigned goods that were sold. */
-@NullUnmarked
 public final class SettlementReader {
   private final Reader in;
-  private final LocalDate date;
-  private final Party who;
+  private final @Nullable LocalDate date;
+  private final @Nullable Party who;
   private final Map<Long, Long> quantities = new HashMap<>();
   private final Map<Long, Long> values = new HashMap<>();
 
@@ -43,11 +44,11 @@ public final class SettlementReader {
       return reader.read();
     } catch (ArithmeticException tooLarge) {
       in.tooLarge();
-      return in.done(() -> null);
+      return in.wrong();
     }
   }
 
-  private Party owner() {
+  private @Nullable Party owner() {
     String typed = in.draft.party();
     Optional<Party> known = in.book.party(Party.Kind.SUPPLIER, typed);
     if (known.isEmpty())
@@ -64,10 +65,10 @@ public final class SettlementReader {
       Item item,
       Units.Typed quantity,
       List<Flow.Portion> of,
-      Long net,
-      TaxRate rate) {
+      long net,
+      @Nullable TaxRate rate) {
     boolean sound() {
-      return net != null && row.sound();
+      return row.sound();
     }
   }
 
@@ -81,7 +82,7 @@ public final class SettlementReader {
     if (typed.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: what that was sold is settled?");
     List<Settlement.Line> lines = lines(typed.stream().filter(Typed::sound).toList());
-    return in.done(() -> new Settlement(date, due, who, number, note, lines));
+    return in.done(() -> new Settlement(known(date), known(due), known(who), number, note, lines));
   }
 
   private List<Settlement.Line> lines(List<Typed> typed) {
@@ -117,20 +118,21 @@ public final class SettlementReader {
     TaxRate rate = row.rate();
     row.facts(item, quantity, null);
     if (quantity == null || who == null || date == null || !row.sound()) return Optional.empty();
-    List<Flow.Portion> of = sold(row, item, quantity.quantity().micros());
+    List<Flow.Portion> of = sold(who, date, row, item, quantity.quantity().micros());
     long agreed = of.stream().mapToLong(Flow.Portion::value).sum();
     row.beside("owed", in.say(agreed));
     Long net = row.cell("amount").isEmpty() ? Long.valueOf(agreed) : amount(row);
-    if (net != null && net < 0 && quantity.quantity().signum() > 0)
+    if (net == null) return Optional.empty();
+    if (net < 0 && quantity.quantity().signum() > 0)
       row.fault(
           "amount",
           "What was sold is settled at 0 or more; a supplier's credit is a paper of its own.");
     row.amounting(net);
-    if (net != null && net != agreed && row.sound()) apart(row, item, of, net - agreed);
+    if (net != agreed && row.sound()) apart(row, item, of, net - agreed);
     return Optional.of(new Typed(row, item, quantity, of, net, rate));
   }
 
-  private Long amount(RowReader row) {
+  private @Nullable Long amount(RowReader row) {
     BigDecimal typed =
         in.amount(row.at("amount"), row.cell("amount"), in.book.rules().coin().digits());
     return typed == null ? null : Long.valueOf(in.book.rules().coin().minor(typed));
@@ -156,7 +158,8 @@ public final class SettlementReader {
   }
 
   /** What was sold and is not settled, the oldest first; of one paper when the row names it. */
-  private List<Flow.Portion> sold(RowReader row, Item item, long micros) {
+  private List<Flow.Portion> sold(
+      Party who, LocalDate date, RowReader row, Item item, long micros) {
     String number = row.cell("of");
     List<Flow.Portion> portions = new ArrayList<>();
     long left = micros;

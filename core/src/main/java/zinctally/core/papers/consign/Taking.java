@@ -1,5 +1,7 @@
 package zinctally.core.papers.consign;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -8,7 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.number.Share;
@@ -30,14 +32,13 @@ import zinctally.core.papers.read.RowReader;
  * first first; unless a place of theirs, a serial number or a lot says otherwise. A new version of
  * a paper keeps what it took of others' as long as it takes as much.
  */
-@NullUnmarked
 public final class Taking {
   private final Reader in;
-  private final LocalDate date;
+  private final @Nullable LocalDate date;
   private final NumbersReader numbers;
   private final Map<List<Long>, Long> gone = new HashMap<>();
 
-  public Taking(Reader in, LocalDate date, NumbersReader numbers) {
+  public Taking(Reader in, @Nullable LocalDate date, NumbersReader numbers) {
     this.in = in;
     this.date = date;
     this.numbers = numbers;
@@ -75,7 +76,11 @@ public final class Taking {
    * @param price what they bring; gives null while that is not known, as when they are lost
    */
   public Leaving leaving(
-      RowReader row, Item item, Place place, long micros, Supplier<Price> price) {
+      RowReader row,
+      Item item,
+      @Nullable Place place,
+      long micros,
+      Supplier<@Nullable Price> price) {
     if (micros <= 0 || !item.stocked() || place == null) return Leaving.NOTHING;
     List<Catalogue.Consigned> theirs = consigned(row, item, place);
     if (theirs.isEmpty())
@@ -100,14 +105,14 @@ public final class Taking {
     return new Leaving(ours, taken);
   }
 
-  private static List<Numbered> given(List<Numbered> numbers) {
+  private static List<Numbered> given(@Nullable List<Numbered> numbers) {
     return numbers == null ? List.of() : numbers;
   }
 
   private List<Catalogue.Consigned> consigned(RowReader row, Item item, Place place) {
     if (date == null) return List.of();
     if (place.ours()) return place.isPlain() ? in.book.consigned(item.id(), place) : List.of();
-    if (place.owner().kind() != Party.Kind.SUPPLIER || !place.standing().isGood()) {
+    if (place.whose().kind() != Party.Kind.SUPPLIER || !place.standing().isGood()) {
       row.fault(
           "place",
           "What is at "
@@ -131,7 +136,8 @@ public final class Taking {
     }
     for (Catalogue.Consigned one : theirs)
       left -= some(of, item, one.at(), Math.min(one.before(), left));
-    long ours = place.ours() ? in.book.onHand(item.id(), place, date) - gone(item, place) : 0;
+    long ours =
+        place.ours() ? in.book.onHand(item.id(), place, known(date)) - gone(item, place) : 0;
     long own = Math.max(0, Math.min(ours, left));
     left -= own;
     for (Catalogue.Consigned one : theirs)
@@ -170,8 +176,9 @@ public final class Taking {
         .toList();
   }
 
-  private Optional<Taken> taken(RowReader row, Item item, Part part, Price price) {
-    Party owner = part.from.owner();
+  private Optional<Taken> taken(RowReader row, Item item, Part part, @Nullable Price price) {
+    if (date == null) return Optional.empty();
+    Party owner = part.from.whose();
     Optional<Terms> terms = in.book.terms(owner.id(), item.id(), date);
     if (terms.isEmpty()) {
       row.fault("item", missing(item, owner, date));
@@ -207,8 +214,12 @@ public final class Taking {
    * What goods that go before their invoice should bring: what was invoiced ahead, what an order
    * says, else the list's price; null when there is none.
    */
-  public Price expected(
-      Item item, Party who, long micros, List<Flow.Portion> invoiced, List<Flow.Portion> ordered) {
+  public @Nullable Price expected(
+      Item item,
+      @Nullable Party who,
+      long micros,
+      List<Flow.Portion> invoiced,
+      List<Flow.Portion> ordered) {
     long net = 0;
     long left = micros;
     for (Flow.Portion one : invoiced) {
@@ -227,7 +238,8 @@ public final class Taking {
   }
 
   /** What the list says; null when it says nothing. */
-  public Price listed(Item item, Party who, long micros) {
+  public @Nullable Price listed(Item item, @Nullable Party who, long micros) {
+    if (date == null) return null;
     return in.book
         .listPrice(item, who == null ? 0 : who.id(), micros, date, null)
         .map(p -> in.book.rules().coin().rounded(p.each().multiply(new Quantity(micros).decimal())))

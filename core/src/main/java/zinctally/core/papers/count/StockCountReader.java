@@ -1,12 +1,14 @@
 package zinctally.core.papers.count;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Role;
 import zinctally.core.papers.Place;
@@ -20,15 +22,18 @@ import zinctally.core.papers.stock.Reason;
 import zinctally.core.units.Units;
 
 /** Reads a stock count. */
-@NullUnmarked
 public final class StockCountReader {
   private final Reader in;
-  private PutRightReader goods;
+  private final @Nullable LocalDate date;
+  private final PutRightReader goods;
   private final Set<Map.Entry<Long, String>> seen = new HashSet<>();
-  private Place place;
+  private final @Nullable Place place;
 
   private StockCountReader(Reader in) {
     this.in = in;
+    date = in.date();
+    place = in.place("place", in.draft.field("place"));
+    goods = new PutRightReader(in, date);
   }
 
   public static Reading count(Reader in) {
@@ -36,9 +41,6 @@ public final class StockCountReader {
   }
 
   private Reading read() {
-    LocalDate date = in.date();
-    place = in.place("place", in.draft.field("place"));
-    goods = new PutRightReader(in, date);
     long sheet = sheet();
     List<StockCount.Line> lines = new ArrayList<>();
     for (RowReader row : in.rows()) {
@@ -48,7 +50,7 @@ public final class StockCountReader {
     if (lines.isEmpty() && in.sound())
       in.fault(
           "rows.0.item", "There is no difference yet: which item, how many did the book hold?");
-    return in.done(() -> new StockCount(date, place, sheet, List.copyOf(lines)));
+    return in.done(() -> new StockCount(known(date), known(place), sheet, List.copyOf(lines)));
   }
 
   private long sheet() {
@@ -59,7 +61,7 @@ public final class StockCountReader {
     return 0;
   }
 
-  private StockCount.Line line(RowReader row) {
+  private StockCount.@Nullable Line line(RowReader row) {
     Item item = row.stocked("there is nothing to count.");
     if (item == null) return null;
     Units.Typed expected = fromZero(row, "expected", item);
@@ -75,7 +77,7 @@ public final class StockCountReader {
     row.facts(item, counted, value);
     if (apart == null) return null;
     row.beside("apart", item.units().say(apart.quantity()));
-    if (!row.sound() || value == null) return null;
+    if (expected == null || counted == null || value == null || !row.sound()) return null;
     long account = reason == null ? in.book.account(Role.COUNT_DIFFERENCES).id() : reason.account();
     PutRight right = goods.of(row, item, place, apart.quantity().micros(), value, account);
     return right == null
@@ -93,7 +95,7 @@ public final class StockCountReader {
     return new Units.Typed(counted.quantity().minus(expected.quantity()), counted.unit());
   }
 
-  private Units.Typed fromZero(RowReader row, String column, Item item) {
+  private Units.@Nullable Typed fromZero(RowReader row, String column, Item item) {
     Units.Typed quantity = row.quantity(column, item.units());
     if (quantity == null || quantity.quantity().signum() >= 0) return quantity;
     row.fault(column, "There cannot be fewer than none.");

@@ -2,7 +2,7 @@ package zinctally.core.papers.flow;
 
 import java.math.BigDecimal;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
@@ -12,15 +12,14 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** What is said of a line beside the earlier papers it goes on from, or might. */
-@NullUnmarked
 final class AgainstEarlier {
   private final Reader in;
 
   private final Trading way;
-  private final Party who;
+  private final @Nullable Party who;
   private final Drawing drawing;
 
-  AgainstEarlier(Reader in, Trading way, Party who, Drawing drawing) {
+  AgainstEarlier(Reader in, Trading way, @Nullable Party who, Drawing drawing) {
     this.in = in;
     this.way = way;
     this.who = who;

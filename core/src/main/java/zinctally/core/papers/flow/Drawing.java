@@ -4,10 +4,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 
 /** How much this paper takes of what lines of earlier ones wait for; nothing is taken twice. */
-@NullUnmarked
 final class Drawing {
   private final Trading way;
 
@@ -45,7 +44,7 @@ final class Drawing {
   }
 
   /** Takes some of what an earlier line waits for; null for nothing. */
-  Flow.Portion take(Awaited of, long micros) {
+  Flow.@Nullable Portion take(Awaited of, long micros) {
     if (micros <= 0) return null;
     long quantity = takenQuantity.getOrDefault(of.id(), 0L);
     long value = takenValue.getOrDefault(of.id(), 0L);

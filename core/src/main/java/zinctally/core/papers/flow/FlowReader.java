@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
@@ -23,13 +23,12 @@ import zinctally.core.papers.read.RowReader;
  * orders or bills a receipt brings goods for, and the same for deliveries and invoices. A quantity
  * is taken from one line once only.
  */
-@NullUnmarked
 public final class FlowReader {
   private final Reader in;
 
-  private final Party who;
+  private final @Nullable Party who;
 
-  private final LocalDate date;
+  private final @Nullable LocalDate date;
 
   private final boolean comesLater;
 
@@ -45,7 +44,7 @@ public final class FlowReader {
 
   private final Map<String, List<Awaited>> papers = new HashMap<>();
 
-  public FlowReader(Reader in, Party who, LocalDate date) {
+  public FlowReader(Reader in, @Nullable Party who, @Nullable LocalDate date) {
     this.in = in;
     this.who = who;
     this.date = date;
@@ -63,7 +62,8 @@ public final class FlowReader {
    * @param place where they come to or go from
    * @param price what the line brings without tax; null while that is not known
    */
-  public Flow asked(RowReader row, Item item, Place place, long micros, Taking.Price price) {
+  public Flow asked(
+      RowReader row, Item item, @Nullable Place place, long micros, Taking.@Nullable Price price) {
     Long net = price == null ? null : Long.valueOf(price.net());
     List<Awaited> named = named(row, "order or " + way.moving().word(), item);
     if (named == null) return Flow.NONE;
@@ -141,7 +141,7 @@ public final class FlowReader {
   }
 
   /** Goods of a receipt or delivery: of papers that asked first, of orders, or of neither. */
-  public Flow moved(RowReader row, Item item, Place place, long micros) {
+  public Flow moved(RowReader row, Item item, @Nullable Place place, long micros) {
     List<Awaited> named = named(row, "order or " + way.bill(), item);
     if (named == null) return Flow.NONE;
     List<Awaited> waiting = some(named, way.paperWaits(), item);
@@ -189,7 +189,7 @@ public final class FlowReader {
   }
 
   /** Which lots or serial numbers come; none when something is wrong with them. */
-  private List<Numbered> arriving(RowReader row, Item item, Place place, long micros) {
+  private List<Numbered> arriving(RowReader row, Item item, @Nullable Place place, long micros) {
     if (micros <= 0 || !item.tracked() || !item.stocked()) return List.of();
     List<Numbered> given = numbers.arriving(row, item, micros, place);
     return given == null ? List.of() : given;
@@ -227,7 +227,7 @@ public final class FlowReader {
   }
 
   /** What the paper named in the row waits for; none when none is named, null when it is wrong. */
-  private List<Awaited> named(RowReader row, String kinds, Item item) {
+  private @Nullable List<Awaited> named(RowReader row, String kinds, Item item) {
     String number = row.cell("of");
     if (number.isEmpty()) return List.of();
     List<Awaited> found =

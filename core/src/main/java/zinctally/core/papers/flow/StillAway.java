@@ -5,14 +5,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** What went away with an earlier paper and comes back, or arrives, line by line. */
-@NullUnmarked
 public final class StillAway {
   private final String paper;
   private final Words words;
@@ -39,7 +38,8 @@ public final class StillAway {
    * @param field names the earlier paper
    * @param date on which it comes; null when that is wrong
    */
-  public static StillAway with(Reader in, String field, Awaits what, LocalDate date, Words words) {
+  public static StillAway with(
+      Reader in, String field, Awaits what, @Nullable LocalDate date, Words words) {
     String paper = in.draft.field(field);
     List<Awaited> away =
         paper.isEmpty()

@@ -1,15 +1,15 @@
 package zinctally.core.papers.make;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads an assembly. */
-@NullUnmarked
 public final class AssemblyReader {
   private AssemblyReader() {}
 
@@ -32,10 +32,10 @@ public final class AssemblyReader {
     return in.done(
         () ->
             new Assembly(
-                reader.date,
-                reader.place,
-                reader.into,
-                made,
+                known(reader.date),
+                known(reader.place),
+                known(reader.into),
+                known(made),
                 List.copyOf(parts),
                 reader.work(),
                 order));

@@ -1,11 +1,13 @@
 package zinctally.core.papers.make;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Allowed;
 import zinctally.core.papers.Catalogue;
@@ -14,7 +16,6 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads a disassembly. */
-@NullUnmarked
 public final class DisassemblyReader {
   private final Reader in;
   private final MakingReader making;
@@ -57,7 +58,12 @@ public final class DisassemblyReader {
     return in.done(
         () ->
             new Disassembly(
-                making.date, making.place, making.into, whole, List.copyOf(parts), making.work()));
+                known(making.date),
+                known(making.place),
+                known(making.into),
+                known(whole),
+                List.copyOf(parts),
+                making.work()));
   }
 
   /** Somebody must bear what the rest does not. */
@@ -82,7 +88,7 @@ public final class DisassemblyReader {
   }
 
   /** Its share in whatever the sharing counts; null when that is not known. */
-  private Long weight(RowReader row, Goods goods) {
+  private @Nullable Long weight(RowReader row, Goods goods) {
     if (sharing != Sharing.VALUE && sharing != Sharing.HAND && !row.cell("share").isEmpty())
       row.fault(
           "share", "Cost is shared by " + sharing.words() + "; a share is typed only by hand.");
@@ -95,7 +101,7 @@ public final class DisassemblyReader {
     };
   }
 
-  private Long cost(RowReader row, Goods goods) {
+  private @Nullable Long cost(RowReader row, Goods goods) {
     Optional<Catalogue.LatestCost> known = in.book.presentCost(goods.item().id());
     if (known.isPresent()) return Math.multiplyExact(known.get().of(goods.micros()), 10_000L);
     row.fault(
@@ -106,7 +112,7 @@ public final class DisassemblyReader {
     return null;
   }
 
-  private Long price(RowReader row, Goods goods) {
+  private @Nullable Long price(RowReader row, Goods goods) {
     Optional<Allowed.ListPrice> price =
         making.date == null
             ? Optional.empty()
@@ -120,7 +126,7 @@ public final class DisassemblyReader {
     return null;
   }
 
-  private Long typed(RowReader row, BigDecimal times) {
+  private @Nullable Long typed(RowReader row, BigDecimal times) {
     if (row.cell("share").isEmpty()) {
       row.fault(
           "share",
@@ -137,7 +143,7 @@ public final class DisassemblyReader {
   }
 
   /** As a whole number, fine enough for any share. */
-  private static Long weight(RowReader row, BigDecimal share) {
+  private static @Nullable Long weight(RowReader row, BigDecimal share) {
     try {
       return share.movePointRight(6).setScale(0, RoundingMode.UP).longValueExact();
     } catch (ArithmeticException tooLarge) {

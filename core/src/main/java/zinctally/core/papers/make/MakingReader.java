@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
 import zinctally.core.papers.PaperKind;
@@ -18,12 +18,11 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads what assembly and disassembly have in common: the one item, the many, and the work. */
-@NullUnmarked
 final class MakingReader {
   final Reader in;
-  final LocalDate date;
-  final Place place;
-  final Place into;
+  final @Nullable LocalDate date;
+  final @Nullable Place place;
+  final @Nullable Place into;
   private final NumbersReader numbers;
   private final List<Work> work = new ArrayList<>();
   private long promisedTo;
@@ -47,14 +46,14 @@ final class MakingReader {
    *
    * @param leaves whether it leaves; else it comes in
    */
-  Goods one(boolean leaves) {
+  @Nullable Goods one(boolean leaves) {
     RowReader head = in.head();
     Item item = head.stocked("there is nothing to make or take apart.");
     return item == null ? null : goods(head, item, leaves);
   }
 
   /** The item of a line; null for work, or when something is wrong. */
-  Item other(RowReader row, Goods one) {
+  @Nullable Item other(RowReader row, @Nullable Goods one) {
     Optional<Account> account = OnAccount.of(row);
     if (account.isPresent()) {
       work(row, account.get());
@@ -87,7 +86,7 @@ final class MakingReader {
   }
 
   /** An item with its quantity and numbers; null when something is wrong. */
-  Goods goods(RowReader row, Item item, boolean leaves) {
+  @Nullable Goods goods(RowReader row, Item item, boolean leaves) {
     Units.Typed quantity = row.above(item.units(), ".");
     row.facts(item, quantity, null);
     String memo = row.memo();
@@ -97,7 +96,10 @@ final class MakingReader {
     if (leaves && moves) row.askPromised(item, place, micros, promisedTo);
     List<Numbered> given = List.of();
     if (row.sound() && item.tracked() && moves)
-      given = numbers.upOrDown(row, item, leaves ? -micros : micros, leaves ? place : into);
+      given =
+          leaves
+              ? numbers.leaving(row, item, micros, place)
+              : numbers.arriving(row, item, micros, into);
     return !row.sound() || given == null
         ? null
         : new Goods(row.index(), item, quantity.quantity(), quantity.unit().sign(), memo, given);

@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
@@ -14,12 +14,11 @@ import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.read.Reader;
 
 /** The work order that an assembly does some of; what it waits for goes with what is made. */
-@NullUnmarked
 record OfWorkOrder(List<Awaited> waits) {
   static final OfWorkOrder NONE = new OfWorkOrder(List.of());
 
   /** The work order a field names, when it can be gone on with. */
-  static OfWorkOrder read(Reader in, Goods made) {
+  static OfWorkOrder read(Reader in, @Nullable Goods made) {
     String typed = in.draft.field("work_order");
     if (typed.isEmpty()) return NONE;
     List<Awaited> waits =

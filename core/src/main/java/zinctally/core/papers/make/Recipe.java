@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.number.Quantity;
 import zinctally.core.number.Share;
 import zinctally.core.papers.Catalogue;
@@ -24,7 +25,12 @@ import zinctally.core.papers.plan.Plan;
  * @param partsCost minor units of the parts of a batch at present cost; empty when some has none
  */
 public record Recipe(
-    LocalDate date, Place place, Batch batch, String unit, Lines lines, Optional<Long> partsCost)
+    LocalDate date,
+    @Nullable Place place,
+    Batch batch,
+    String unit,
+    Lines lines,
+    Optional<Long> partsCost)
     implements Paper {
   /**
    * Where parts and work stand on the paper, and what is noted there.

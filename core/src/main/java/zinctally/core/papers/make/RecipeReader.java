@@ -1,5 +1,7 @@
 package zinctally.core.papers.make;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -7,7 +9,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
 import zinctally.core.number.Quantity;
@@ -20,7 +22,6 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads a recipe. */
-@NullUnmarked
 public final class RecipeReader {
   private final Reader in;
   private final List<Batch.Part> parts = new ArrayList<>();
@@ -28,7 +29,7 @@ public final class RecipeReader {
   private final List<Recipe.Note> partNotes = new ArrayList<>();
   private final List<Recipe.Note> workNotes = new ArrayList<>();
   private final Set<Long> seen = new HashSet<>();
-  private Long cost = 0L;
+  private @Nullable Long cost = 0L;
 
   private RecipeReader(Reader in) {
     this.in = in;
@@ -51,15 +52,16 @@ public final class RecipeReader {
     return in.done(
         () ->
             new Recipe(
-                date,
+                known(date),
                 place,
-                new Batch(made, many.quantity(), List.copyOf(parts), List.copyOf(work)),
-                many.unit().sign(),
+                new Batch(
+                    known(made), known(many).quantity(), List.copyOf(parts), List.copyOf(work)),
+                known(many).unit().sign(),
                 new Recipe.Lines(head.index(), List.copyOf(partNotes), List.copyOf(workNotes)),
                 Optional.ofNullable(cost)));
   }
 
-  private void line(RowReader row, Item made) {
+  private void line(RowReader row, @Nullable Item made) {
     Optional<Account> account = OnAccount.of(row);
     if (account.isPresent()) {
       labour(row, account.get());
@@ -102,7 +104,7 @@ public final class RecipeReader {
     cost = cost == null || worth == null ? null : Long.valueOf(Math.addExact(cost, worth));
   }
 
-  private BigDecimal waste(RowReader row) {
+  private @Nullable BigDecimal waste(RowReader row) {
     String typed = row.cell("waste").replace("%", "").strip();
     if (typed.isEmpty()) return BigDecimal.ZERO;
     BigDecimal waste = in.amount(row.at("waste"), typed, 4);
@@ -126,7 +128,7 @@ public final class RecipeReader {
     workNotes.add(new Recipe.Note(row.index(), "", row.memo()));
   }
 
-  private Long amount(RowReader row, String column) {
+  private @Nullable Long amount(RowReader row, String column) {
     return row.cell(column).isEmpty()
         ? Long.valueOf(0)
         : in.money(row.at(column), row.cell(column));

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.number.Money;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Head;
@@ -27,7 +28,7 @@ import zinctally.core.papers.plan.Plan;
  */
 public record WorkOrder(
     LocalDate date,
-    LocalDate expected,
+    @Nullable LocalDate expected,
     Place place,
     Goods made,
     List<Goods> parts,

@@ -1,12 +1,13 @@
 package zinctally.core.papers.make;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Reading;
@@ -15,7 +16,6 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads a work order. */
-@NullUnmarked
 public final class WorkOrderReader {
   private WorkOrderReader() {}
 
@@ -46,7 +46,14 @@ public final class WorkOrderReader {
     return in.done(
         () ->
             new WorkOrder(
-                reader.date, expected, reader.place, made, List.copyOf(parts), notes, order, cost));
+                known(reader.date),
+                expected,
+                known(reader.place),
+                known(made),
+                List.copyOf(parts),
+                notes,
+                order,
+                cost));
   }
 
   /** The sales order, or the invoice sent ahead, that waits for it. */

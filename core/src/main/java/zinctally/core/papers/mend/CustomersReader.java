@@ -1,12 +1,14 @@
 package zinctally.core.papers.mend;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
@@ -21,7 +23,6 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads customers' own goods, taken in to be mended and given back. */
-@NullUnmarked
 public final class CustomersReader {
   private CustomersReader() {}
 
@@ -38,7 +39,7 @@ public final class CustomersReader {
             "; what goes back is a paper of its own.",
             "There is no line yet: what was brought, and what is wrong with it?",
             (row, item, micros) -> numbers.arriving(row, item, micros, place));
-    return in.done(() -> new TakenIn(date, who, place, due, note, lines));
+    return in.done(() -> new TakenIn(known(date), known(who), known(place), due, note, lines));
   }
 
   public static Reading givenBack(Reader in) {
@@ -66,11 +67,13 @@ public final class CustomersReader {
     if (who != null)
       for (Moved one : goods) lines.add(new GivenBack.Line(one, of(in, one, who, date, taken)));
     return in.done(
-        () -> new GivenBack(in.draft.kind(), date, who, place, note, List.copyOf(lines)));
+        () ->
+            new GivenBack(
+                in.draft.kind(), known(date), known(who), known(place), note, List.copyOf(lines)));
   }
 
   /** The place typed, for goods of somebody. */
-  private static Place theirs(Reader in, Party who) {
+  private static @Nullable Place theirs(Reader in, @Nullable Party who) {
     Place typed = in.place("place", in.draft.field("place"));
     return typed == null || who == null ? null : in.book.as(typed, typed.standing(), who);
   }
@@ -81,7 +84,7 @@ public final class CustomersReader {
 
   /** With which lines it was taken in, the oldest first. */
   private static List<GivenBack.Part> of(
-      Reader in, Moved goods, Party who, LocalDate date, Map<Long, Long> taken) {
+      Reader in, Moved goods, Party who, @Nullable LocalDate date, Map<Long, Long> taken) {
     RowReader row = in.row(goods.row());
     List<GivenBack.Part> parts = new ArrayList<>();
     long wanted = goods.quantity().micros();

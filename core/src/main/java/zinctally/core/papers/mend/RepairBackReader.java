@@ -1,10 +1,12 @@
 package zinctally.core.papers.mend;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.ledger.Account;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
@@ -21,7 +23,6 @@ import zinctally.core.papers.stock.Found;
 import zinctally.core.papers.stock.Reason;
 
 /** Reads what comes back from repair. */
-@NullUnmarked
 public final class RepairBackReader {
   private static final StillAway.Words WORDS =
       new StillAway.Words(
@@ -31,12 +32,12 @@ public final class RepairBackReader {
           "still out");
   private final Reader in;
   private final StillAway out;
-  private final Place bench;
-  private final Place into;
+  private final @Nullable Place bench;
+  private final @Nullable Place into;
   private final boolean intoGoods;
   private final NumbersReader numbers;
 
-  private RepairBackReader(Reader in, LocalDate date) {
+  private RepairBackReader(Reader in, @Nullable LocalDate date) {
     this.in = in;
     out = StillAway.with(in, "repair", Awaits.IN_REPAIR, date, WORDS);
     bench = in.book.wentTo(in.draft.field("repair")).orElse(null);
@@ -46,7 +47,7 @@ public final class RepairBackReader {
     if (intoGoods && bench != null && !bench.ours())
       in.fault(
           "cost",
-          "These are " + bench.owner().name() + "'s and have no cost here; mending is invoiced.");
+          "These are " + bench.whose().name() + "'s and have no cost here; mending is invoiced.");
   }
 
   public static Reading repairBack(Reader in) {
@@ -54,7 +55,7 @@ public final class RepairBackReader {
     return new RepairBackReader(in, date).read(date);
   }
 
-  private Reading read(LocalDate date) {
+  private Reading read(@Nullable LocalDate date) {
     List<RepairBack.Line> lines = new ArrayList<>();
     for (RowReader row : in.rows()) {
       RepairBack.Line line = line(row);
@@ -63,10 +64,11 @@ public final class RepairBackReader {
     if (lines.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: what is back, and how?");
     Account account = account(lines.stream().anyMatch(l -> l.charge() != 0));
-    return in.done(() -> new RepairBack(date, bench, intoGoods, account, List.copyOf(lines)));
+    return in.done(
+        () -> new RepairBack(known(date), known(bench), intoGoods, account, List.copyOf(lines)));
   }
 
-  private RepairBack.Line line(RowReader row) {
+  private RepairBack.@Nullable Line line(RowReader row) {
     Moved goods =
         MovedReader.line(
             row,
@@ -74,7 +76,7 @@ public final class RepairBackReader {
             (r, item, micros) -> numbers.leaving(r, item, micros, bench));
     boolean isScrap = !row.cell("reason").isEmpty();
     if (isScrap && bench != null && !bench.ours())
-      row.fault("reason", "It is " + bench.owner().name() + "'s and not ours to write off.");
+      row.fault("reason", "It is " + bench.whose().name() + "'s and not ours to write off.");
     Reason scrap = isScrap ? Found.reason(in, row, true) : null;
     Place there = isScrap ? null : there(row);
     Long charge = charge(row, isScrap);
@@ -86,7 +88,7 @@ public final class RepairBackReader {
   }
 
   /** Where it comes to: good, unless the line says otherwise; it stays whosever it is. */
-  private Place there(RowReader row) {
+  private @Nullable Place there(RowReader row) {
     String typed = row.cell("standing");
     Standing standing = typed.isEmpty() ? Standing.GOOD : in.standing(row.at("standing"), typed);
     return into == null || bench == null || standing == null
@@ -95,7 +97,7 @@ public final class RepairBackReader {
   }
 
   /** Minor units added to what comes back; null when they cannot be read. */
-  private Long charge(RowReader row, boolean isScrap) {
+  private @Nullable Long charge(RowReader row, boolean isScrap) {
     String typed = row.cell("charge");
     if (typed.isEmpty()) return 0L;
     if (!intoGoods)
@@ -107,7 +109,7 @@ public final class RepairBackReader {
     return in.money(row.at("charge"), typed);
   }
 
-  private Account account(boolean needed) {
+  private @Nullable Account account(boolean needed) {
     String typed = in.draft.field("account");
     if (typed.isEmpty() && !needed) return null;
     Optional<Account> account = in.book.account(typed);

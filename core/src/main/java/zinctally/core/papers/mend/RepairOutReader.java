@@ -1,8 +1,9 @@
 package zinctally.core.papers.mend;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
@@ -12,7 +13,6 @@ import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
 
 /** Reads what goes out for repair. */
-@NullUnmarked
 public final class RepairOutReader {
   private RepairOutReader() {}
 
@@ -36,6 +36,9 @@ public final class RepairOutReader {
             (row, item, micros) -> numbers.leaving(row, item, micros, place));
     for (Moved line : lines)
       in.row(line.row()).askPromised(line.item(), place, line.quantity().micros(), 0);
-    return in.done(() -> new RepairOut(date, who, place, bench, due, expected, note, lines));
+    return in.done(
+        () ->
+            new RepairOut(
+                known(date), who, known(place), known(bench), due, known(expected), note, lines));
   }
 }

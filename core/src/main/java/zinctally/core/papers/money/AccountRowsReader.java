@@ -1,10 +1,11 @@
 package zinctally.core.papers.money;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.JournalEntry;
@@ -16,7 +17,6 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads what is written account by account: a journal by hand, opening balances. */
-@NullUnmarked
 public final class AccountRowsReader {
   private AccountRowsReader() {}
 
@@ -33,7 +33,7 @@ public final class AccountRowsReader {
           "Debits and credits differ by "
               + in.say(Math.abs(sum.minor()))
               + (sum.signum() > 0 ? ": debits are more." : ": credits are more."));
-    return in.done(() -> new HandJournal(date, override, lines));
+    return in.done(() -> new HandJournal(known(date), override, lines));
   }
 
   public static Reading openingBalances(Reader in) {

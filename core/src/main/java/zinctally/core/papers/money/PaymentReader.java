@@ -1,5 +1,7 @@
 package zinctally.core.papers.money;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -7,7 +9,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.ledger.Account;
 import zinctally.core.ledger.Role;
 import zinctally.core.papers.PaperKind;
@@ -17,7 +19,6 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads a payment to a supplier or from a customer. */
-@NullUnmarked
 public final class PaymentReader {
   private static final BigDecimal SMALL = BigDecimal.valueOf(5);
 
@@ -81,7 +82,14 @@ public final class PaymentReader {
     return in.done(
         () ->
             new Payment(
-                in.draft.kind(), date, who, money, amount, reference, List.copyOf(lines), off));
+                in.draft.kind(),
+                known(date),
+                known(who),
+                known(money),
+                known(amount),
+                reference,
+                List.copyOf(lines),
+                off));
   }
 
   /** By their number; when several bear it, the next that no line settles yet. */
@@ -93,7 +101,7 @@ public final class PaymentReader {
         .or(() -> some.stream().findFirst());
   }
 
-  private static Payment.Line settlement(
+  private static Payment.@Nullable Line settlement(
       Reader in, RowReader row, List<OpenItem> open, Set<Long> seen, boolean paying) {
     String typed = row.cell("paper");
     Optional<OpenItem> item =
@@ -114,14 +122,14 @@ public final class PaymentReader {
   }
 
   /** What changes hands, either sign; empty is nothing, for credit set against what is owed. */
-  private static BigDecimal amount(Reader in) {
+  private static @Nullable BigDecimal amount(Reader in) {
     String typed = in.draft.field("amount").replace('−', '-');
     int digits = in.book.rules().coin().digits();
     return typed.isEmpty() ? BigDecimal.ZERO : in.amount("amount", typed, digits);
   }
 
   /** The bank or cash account that takes or gives money; null when none is named rightly. */
-  private static Account moneyAccount(Reader in) {
+  private static @Nullable Account moneyAccount(Reader in) {
     Optional<Account> account = in.book.account(in.draft.field("money"));
     if (account.isEmpty()) in.fault("money", "From or to which bank or cash account?");
     else if (account.get().role() != Role.MONEY || !account.get().active()) {

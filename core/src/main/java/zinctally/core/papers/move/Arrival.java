@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
@@ -38,7 +39,7 @@ public record Arrival(LocalDate date, Place way, Place into, List<Line> lines) i
       Awaited of,
       Quantity quantity,
       String unit,
-      Reason lost,
+      @Nullable Reason lost,
       String memo,
       List<Numbered> numbers) {
     Item item() {

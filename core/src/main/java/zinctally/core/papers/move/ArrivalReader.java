@@ -1,10 +1,12 @@
 package zinctally.core.papers.move;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
@@ -20,7 +22,6 @@ import zinctally.core.papers.stock.Reason;
 import zinctally.core.units.Units;
 
 /** Reads an arrival. */
-@NullUnmarked
 public final class ArrivalReader {
   private static final StillAway.Words WORDS =
       new StillAway.Words(
@@ -29,12 +30,16 @@ public final class ArrivalReader {
           "sent",
           "on the way");
   private final Reader in;
+  private final @Nullable LocalDate date;
   private Place way;
   private final NumbersReader numbers;
-  private StillAway sent;
+  private final StillAway sent;
 
   private ArrivalReader(Reader in) {
     this.in = in;
+    date = in.date();
+    sent = StillAway.with(in, "transfer", Awaits.ON_THE_WAY, date, WORDS);
+    way = in.book.onTheWay();
     numbers = new NumbersReader(in);
   }
 
@@ -43,10 +48,7 @@ public final class ArrivalReader {
   }
 
   private Reading read() {
-    LocalDate date = in.date();
-    String transfer = in.draft.field("transfer");
-    sent = StillAway.with(in, "transfer", Awaits.ON_THE_WAY, date, WORDS);
-    Place into = into(transfer);
+    Place into = into(in.draft.field("transfer"));
     List<Arrival.Line> lines = new ArrayList<>();
     for (RowReader row : in.rows()) {
       Arrival.Line line = line(row, into);
@@ -54,12 +56,11 @@ public final class ArrivalReader {
     }
     if (lines.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: what came, and how many?");
-    return in.done(() -> new Arrival(date, way, into, List.copyOf(lines)));
+    return in.done(() -> new Arrival(known(date), way, known(into), List.copyOf(lines)));
   }
 
   /** Where they come to, as they were sent and whosever they are. */
-  private Place into(String transfer) {
-    way = in.book.onTheWay();
+  private @Nullable Place into(String transfer) {
     Place typed = in.place("into", in.draft.field("into"));
     Optional<Place> sent = in.book.wentTo(transfer);
     if (typed == null || sent.isEmpty()) return typed;
@@ -68,14 +69,14 @@ public final class ArrivalReader {
         typed, typed.isPlain() ? sent.get().standing() : typed.standing(), sent.get().owner());
   }
 
-  private Arrival.Line line(RowReader row, Place into) {
+  private Arrival.@Nullable Line line(RowReader row, @Nullable Place into) {
     Item item = row.stocked("it cannot have been sent.");
     if (item == null) return null;
     boolean isLost = !row.cell("reason").isEmpty();
     if (isLost && !way.ours())
       row.fault(
           "reason",
-          "These are " + way.owner().name() + "'s; what is lost is not ours to write off.");
+          "These are " + way.whose().name() + "'s; what is lost is not ours to write off.");
     Reason lost = isLost ? Found.reason(in, row, true) : null;
     Units.Typed quantity = row.above(item.units(), "; what is still on the way is left out.");
     row.facts(item, quantity, null);

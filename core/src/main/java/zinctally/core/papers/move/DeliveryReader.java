@@ -1,9 +1,11 @@
 package zinctally.core.papers.move;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
@@ -17,7 +19,6 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads a delivery. */
-@NullUnmarked
 public final class DeliveryReader {
   private DeliveryReader() {}
 
@@ -40,10 +41,20 @@ public final class DeliveryReader {
     if (lines.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: what goes, and how many?");
     return in.done(
-        () -> new Delivery(date, who, reference, address, note, place, kept, List.copyOf(lines)));
+        () ->
+            new Delivery(
+                known(date),
+                known(who),
+                reference,
+                address,
+                note,
+                known(place),
+                kept,
+                List.copyOf(lines)));
   }
 
-  private static Delivery.Line line(RowReader row, Place place, FlowReader flows) {
+  private static Delivery.@Nullable Line line(
+      RowReader row, @Nullable Place place, FlowReader flows) {
     Item item = row.stocked("it is invoiced, but not delivered.");
     if (item == null) return null;
     Units.Typed quantity =

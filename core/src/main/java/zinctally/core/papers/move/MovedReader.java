@@ -3,7 +3,7 @@ package zinctally.core.papers.move;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.flow.Numbered;
 import zinctally.core.papers.read.Reader;
@@ -11,13 +11,12 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads the goods of papers that move them and cost nothing. */
-@NullUnmarked
 public final class MovedReader {
   private MovedReader() {}
 
   /** Which lots or serial numbers a line moves; null when something is wrong. */
   public interface Numbers {
-    List<Numbered> of(RowReader row, Item item, long micros);
+    @Nullable List<Numbered> of(RowReader row, Item item, long micros);
   }
 
   /**
@@ -25,7 +24,7 @@ public final class MovedReader {
    *
    * @param went what they do on the paper's day, as in {@code they go}
    */
-  public static LocalDate backBy(Reader in, LocalDate date, String went) {
+  public static @Nullable LocalDate backBy(Reader in, @Nullable LocalDate date, String went) {
     LocalDate due = in.draft.field("back_by").isEmpty() ? null : in.day("back_by", null);
     if (date != null && due != null && due.isBefore(date))
       in.fault("back_by", "Back on " + due + ", which is before " + went + " on " + date + ".");
@@ -44,7 +43,7 @@ public final class MovedReader {
   }
 
   /** One line; null when something is wrong with it. */
-  public static Moved line(RowReader row, String otherWay, Numbers numbers) {
+  public static @Nullable Moved line(RowReader row, String otherWay, Numbers numbers) {
     Item item = row.stocked("only goods that are kept in stock are followed.");
     if (item == null) return null;
     Units.Typed quantity = row.above(item.units(), otherWay);

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Role;
 import zinctally.core.number.Quantity;
@@ -41,7 +42,7 @@ public record Receipt(LocalDate date, Party who, String theirNumber, Place place
       Item item,
       Quantity quantity,
       String unit,
-      BigDecimal price,
+      @Nullable BigDecimal price,
       long value,
       long unbilled,
       Flow flow) {}

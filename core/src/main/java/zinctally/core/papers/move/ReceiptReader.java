@@ -1,11 +1,13 @@
 package zinctally.core.papers.move;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Share;
 import zinctally.core.papers.Catalogue;
@@ -20,7 +22,6 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads a receipt. */
-@NullUnmarked
 public final class ReceiptReader {
   private ReceiptReader() {}
 
@@ -39,10 +40,12 @@ public final class ReceiptReader {
     }
     if (lines.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: what has come, and how many?");
-    return in.done(() -> new Receipt(date, who, number, place, List.copyOf(lines)));
+    return in.done(
+        () -> new Receipt(known(date), known(who), number, known(place), List.copyOf(lines)));
   }
 
-  private static Receipt.Line line(Reader in, RowReader row, Place place, FlowReader flows) {
+  private static Receipt.@Nullable Line line(
+      Reader in, RowReader row, @Nullable Place place, FlowReader flows) {
     Item item = row.stocked("it is billed, but not received.");
     Units.Typed quantity =
         item == null
@@ -73,8 +76,13 @@ public final class ReceiptReader {
   }
 
   /** The price typed, else the order's, else the latest cost known. */
-  private static Long expected(
-      Reader in, RowReader row, Item item, Units.Typed quantity, BigDecimal price, Flow flow) {
+  private static @Nullable Long expected(
+      Reader in,
+      RowReader row,
+      Item item,
+      Units.Typed quantity,
+      @Nullable BigDecimal price,
+      Flow flow) {
     long micros = quantity.quantity().micros();
     if (price != null) {
       Long all = row.amountOf(quantity, price, BigDecimal.ZERO);

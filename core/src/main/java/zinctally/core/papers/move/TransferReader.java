@@ -1,9 +1,11 @@
 package zinctally.core.papers.move;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
@@ -15,7 +17,6 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads a transfer. */
-@NullUnmarked
 public final class TransferReader {
   private TransferReader() {}
 
@@ -36,16 +37,17 @@ public final class TransferReader {
         in.draft.field("sent").isEmpty() || into == null
             ? null
             : in.book.as(in.book.onTheWay(), into.standing(), into.owner());
-    if (way != null && place != null && place.at() == into.at())
+    if (way != null && place != null && into != null && place.at() == into.at())
       in.fault("sent", "They stay where they are, so there is no way to be on.");
-    return in.done(() -> new Transfer(date, place, into, way, note, List.copyOf(lines)));
+    return in.done(
+        () -> new Transfer(known(date), known(place), known(into), way, note, List.copyOf(lines)));
   }
 
   /**
    * Where they go: to another place as they are, or in another standing there or where they are.
    * They stay whosever they are.
    */
-  private static Place into(Reader in, Place from) {
+  private static @Nullable Place into(Reader in, @Nullable Place from) {
     String typed = in.draft.field("standing");
     Standing said = typed.isEmpty() ? null : in.standing("standing", typed);
     boolean stays = in.draft.field("into").isEmpty() && !typed.isEmpty();
@@ -61,7 +63,8 @@ public final class TransferReader {
     return into;
   }
 
-  private static Transfer.Line line(RowReader row, Place place, NumbersReader numbers) {
+  private static Transfer.@Nullable Line line(
+      RowReader row, @Nullable Place place, NumbersReader numbers) {
     Item item = row.stocked("there is nothing to move.");
     if (item == null) return null;
     Units.Typed quantity =

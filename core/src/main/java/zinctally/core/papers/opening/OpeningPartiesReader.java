@@ -3,14 +3,12 @@ package zinctally.core.papers.opening;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads bills and invoices that were open when the books began. */
-@NullUnmarked
 public final class OpeningPartiesReader {
   private static final List<String> SIDES =
       List.of("bill", "invoice", "supplier credit", "customer credit");

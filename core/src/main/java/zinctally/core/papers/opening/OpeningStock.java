@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
@@ -35,7 +36,7 @@ public record OpeningStock(LocalDate date, List<Line> lines) implements Paper {
       String group,
       Quantity quantity,
       long value,
-      BigDecimal sellingPrice,
+      @Nullable BigDecimal sellingPrice,
       Place place,
       List<Numbered> numbers) {
     private Line of(Item other) {

@@ -9,10 +9,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Supplier;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Coin;
 import zinctally.core.number.Quantity;
@@ -31,7 +32,6 @@ import zinctally.core.units.Units;
  * Reads an opening stock sheet: every row's quantity x cost is held against its value, and what
  * looks like a slip is asked about. It goes in whole or not at all.
  */
-@NullUnmarked
 public final class OpeningStockReader {
   private final Catalogue book;
 
@@ -206,8 +206,12 @@ public final class OpeningStockReader {
   }
 
   /** Minor units of the row, or null when the columns disagree. */
-  private Long worth(
-      SheetRow in, BigDecimal quantity, BigDecimal cost, BigDecimal value, BigDecimal price) {
+  private @Nullable Long worth(
+      SheetRow in,
+      BigDecimal quantity,
+      @Nullable BigDecimal cost,
+      @Nullable BigDecimal value,
+      @Nullable BigDecimal price) {
     Coin coin = book.rules().coin();
     if (quantity.signum() == 0) {
       if (value == null || value.signum() == 0) return 0L;
@@ -221,7 +225,7 @@ public final class OpeningStockReader {
       return null;
     }
     BigDecimal product = cost == null ? null : quantity.multiply(cost);
-    if (product != null && value != null) {
+    if (cost != null && product != null && value != null) {
       BigDecimal rounding =
           quantity
               .multiply(BigDecimal.ONE.movePointLeft(Math.max(cost.scale(), coin.digits())))
@@ -259,7 +263,7 @@ public final class OpeningStockReader {
           in.at(
               Column.UNIT_COST,
               "The unit cost " + cost + " is above the selling price " + price + "."));
-    return coin.rounded(value != null ? value : product);
+    return coin.rounded(value != null ? value : Objects.requireNonNull(product));
   }
 
   /** The headings a fault's column stands under, for people. */

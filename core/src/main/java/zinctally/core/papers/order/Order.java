@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Money;
 import zinctally.core.number.Quantity;
@@ -38,7 +39,7 @@ public record Order(
     LocalDate date,
     Party who,
     String reference,
-    LocalDate expected,
+    @Nullable LocalDate expected,
     Place place,
     String notes,
     boolean consigned,
@@ -57,11 +58,11 @@ public record Order(
       Item item,
       Quantity quantity,
       String unit,
-      BigDecimal price,
+      @Nullable BigDecimal price,
       BigDecimal discount,
       long net,
       long tax,
-      TaxRate rate) {}
+      @Nullable TaxRate rate) {}
 
   @Override
   public Optional<Party> party() {

@@ -1,5 +1,7 @@
 package zinctally.core.papers.order;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -7,7 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
@@ -25,7 +27,6 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads a purchase order or a sales order. */
-@NullUnmarked
 public final class OrderReader {
   private OrderReader() {}
 
@@ -62,11 +63,11 @@ public final class OrderReader {
         () ->
             new Order(
                 in.draft.kind(),
-                date,
-                who,
+                known(date),
+                known(who),
                 reference,
                 expected,
-                place,
+                known(place),
                 notes,
                 consigned,
                 List.copyOf(lines)));
@@ -77,9 +78,10 @@ public final class OrderReader {
       RowReader row,
       Item item,
       Units.Typed quantity,
-      BigDecimal price,
-      RowReader.Discounted off,
-      TaxRate rate) {}
+      @Nullable BigDecimal price,
+      BigDecimal percent,
+      long amount,
+      @Nullable TaxRate rate) {}
 
   private static Optional<Typed> typed(RowReader row, boolean buying) {
     Item item = row.item();
@@ -95,7 +97,7 @@ public final class OrderReader {
     if (price != null && off != null) row.amounting(off.amount());
     return !row.sound() || quantity == null || off == null || off.amount() == null
         ? Optional.empty()
-        : Optional.of(new Typed(row, item, quantity, price, off, rate));
+        : Optional.of(new Typed(row, item, quantity, price, off.percent(), off.amount(), rate));
   }
 
   /** The rows with net and tax, which may be worked out on the sums of the whole order. */
@@ -110,7 +112,7 @@ public final class OrderReader {
 
   private static List<Order.Line> sound(Reader in, List<Typed> typed) {
     LineAmounts amounts =
-        in.amounts(typed.stream().map(t -> new LineAmounts.Line(t.off.amount(), t.rate)).toList());
+        in.amounts(typed.stream().map(t -> new LineAmounts.Line(t.amount, t.rate)).toList());
     List<Order.Line> lines = new ArrayList<>();
     for (int i = 0; i < typed.size(); i++) {
       Typed t = typed.get(i);
@@ -124,7 +126,7 @@ public final class OrderReader {
               t.quantity.quantity(),
               t.quantity.unit().sign(),
               t.price,
-              t.off.percent(),
+              t.percent,
               net,
               amounts.tax()[i],
               t.rate));
@@ -133,7 +135,7 @@ public final class OrderReader {
   }
 
   /** Says where the lines promise more than is free. */
-  private static void promised(Reader in, List<Order.Line> lines, Place place) {
+  private static void promised(Reader in, List<Order.Line> lines, @Nullable Place place) {
     if (place == null) return;
     Map<Long, Long> promised = new HashMap<>();
     for (Order.Line line : lines) if (line.item().stocked()) promised(in, line, place, promised);

@@ -3,7 +3,6 @@ package zinctally.core.papers.read;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Centre;
 import zinctally.core.papers.Draft;
@@ -14,7 +13,6 @@ import zinctally.core.papers.Reading;
  * Reads which cost centre bears each row: the one in its cell, else the one in the head, else the
  * usual one of its item's group, else that of its place.
  */
-@NullUnmarked
 final class Centres {
   private static final String PLACE = "place";
   private final Reader in;

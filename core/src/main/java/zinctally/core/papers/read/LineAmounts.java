@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.number.Spread;
 import zinctally.core.papers.TaxRate;
 
@@ -20,7 +21,7 @@ public record LineAmounts(long[] net, long[] tax) {
    * @param amount minor units as priced, with or without tax
    * @param rate null for none
    */
-  public record Line(long amount, TaxRate rate) {}
+  public record Line(long amount, @Nullable TaxRate rate) {}
 
   /**
    * @param off minor units that come off the whole, as priced; at most its sum
@@ -34,8 +35,10 @@ public record LineAmounts(long[] net, long[] tax) {
       for (int i = 0; i < amounts.length; i++) amounts[i] -= less[i];
     }
     long[] tax = new long[amounts.length];
-    for (int i = 0; i < tax.length; i++)
-      if (lines.get(i).rate() != null) tax[i] = tax(lines.get(i).rate(), amounts[i], included);
+    for (int i = 0; i < tax.length; i++) {
+      TaxRate rate = lines.get(i).rate();
+      if (rate != null) tax[i] = tax(rate, amounts[i], included);
+    }
     if (onSums) onSums(lines, amounts, included, tax);
     long[] net = new long[amounts.length];
     for (int i = 0; i < net.length; i++) net[i] = included ? amounts[i] - tax[i] : amounts[i];

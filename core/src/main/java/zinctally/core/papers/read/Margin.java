@@ -3,13 +3,11 @@ package zinctally.core.papers.read;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Catalogue;
 
 /** Says what a line earns at the present cost of its goods, and when that is less than nothing. */
-@NullUnmarked
 public final class Margin {
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 

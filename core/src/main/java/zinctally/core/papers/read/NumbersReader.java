@@ -9,7 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Lot;
 import zinctally.core.goods.Tracking;
@@ -25,7 +25,6 @@ import zinctally.core.units.Units;
  * Reads which lots or serial numbers a line moves: {@code EX-101, EX-102}; a run as {@code 12 from
  * EX-0101}; a lot with its expiry and how much of the line it is, as {@code M-7 2027-05-31: 40}.
  */
-@NullUnmarked
 public final class NumbersReader {
   private final Reader in;
   private final NumbersTyped typed = new NumbersTyped();
@@ -64,7 +63,8 @@ public final class NumbersReader {
    *
    * @param micros of the line
    */
-  public List<Numbered> arriving(RowReader row, Item item, long micros, Place place) {
+  public @Nullable List<Numbered> arriving(
+      RowReader row, Item item, long micros, @Nullable Place place) {
     List<NumbersTyped.Entry> entries = entries(row, item, micros, List.of());
     if (entries == null) return null;
     Map<String, Catalogue.Kept> known = known(item, entries);
@@ -95,20 +95,21 @@ public final class NumbersReader {
    *
    * @param micros of the line, signed
    */
-  public List<Numbered> upOrDown(RowReader row, Item item, long micros, Place place) {
+  public @Nullable List<Numbered> upOrDown(RowReader row, Item item, long micros, Place place) {
     return micros > 0 ? arriving(row, item, micros, place) : leaving(row, item, -micros, place);
   }
 
   /** What leaves a place; null when something is wrong. */
-  public List<Numbered> leaving(RowReader row, Item item, long micros, Place place) {
+  public @Nullable List<Numbered> leaving(
+      RowReader row, Item item, long micros, @Nullable Place place) {
     return leaving(row, item, micros, place, Set.of());
   }
 
   /**
    * @param only ids of those that are offered when none is named; empty for all at the place
    */
-  public List<Numbered> leaving(
-      RowReader row, Item item, long micros, Place place, Set<Long> only) {
+  public @Nullable List<Numbered> leaving(
+      RowReader row, Item item, long micros, @Nullable Place place, Set<Long> only) {
     List<Place> places = place == null ? List.of() : List.of(place);
     List<NumbersTyped.Entry> entries = entries(row, item, micros, offered(row, item, places, only));
     if (entries == null) return null;
@@ -168,7 +169,7 @@ public final class NumbersReader {
   }
 
   /** What is known of a number that leaves; null, and said so, when it cannot. */
-  private Catalogue.Kept leaves(
+  private Catalogue.@Nullable Kept leaves(
       RowReader row, Item item, NumbersTyped.Entry entry, Map<String, Catalogue.Kept> known) {
     Catalogue.Kept kept = known.get(key(entry.code()));
     if (kept == null) {
@@ -188,7 +189,7 @@ public final class NumbersReader {
         - lotTaken.getOrDefault(List.of(kept.lot().id(), place.id()), 0L);
   }
 
-  private void take(Catalogue.Kept kept, Place place, long micros) {
+  private void take(Catalogue.Kept kept, @Nullable Place place, long micros) {
     if (place != null) lotTaken.merge(List.of(kept.lot().id(), place.id()), micros, Long::sum);
   }
 
@@ -209,7 +210,7 @@ public final class NumbersReader {
   }
 
   /** The paper's day; null while it is not right. */
-  private LocalDate leaves() {
+  private @Nullable LocalDate leaves() {
     LocalDate today = in.book.rules().today();
     return Days.read(in.draft.field("date"), today, today).orElse(null);
   }
@@ -218,7 +219,7 @@ public final class NumbersReader {
    * What comes back that has gone before; null when something is wrong. Whether it went with that
    * paper is for the caller.
    */
-  public List<Numbered> returning(RowReader row, Item item, long micros) {
+  public @Nullable List<Numbered> returning(RowReader row, Item item, long micros) {
     List<NumbersTyped.Entry> entries = entries(row, item, micros, List.of());
     if (entries == null) return null;
     Map<String, Catalogue.Kept> known = known(item, entries);
@@ -250,7 +251,7 @@ public final class NumbersReader {
   }
 
   /** What is given; says how much that is, and what is wrong when it is not all of the line. */
-  private List<NumbersTyped.Entry> entries(
+  private @Nullable List<NumbersTyped.Entry> entries(
       RowReader row, Item item, long micros, List<Catalogue.Kept> offered) {
     int before = in.faults().size();
     boolean serial = item.tracking() == Tracking.SERIAL;
@@ -259,7 +260,7 @@ public final class NumbersReader {
       return null;
     }
     List<NumbersTyped.Entry> entries = typed.parsed(row, item, micros);
-    long given = entries.stream().mapToLong(e -> e.micros() == null ? 0 : e.micros()).sum();
+    long given = entries.stream().mapToLong(NumbersTyped.Entry::micros).sum();
     Units units = item.units();
     String of = units.say(new Quantity(given)) + " of " + units.say(new Quantity(micros));
     row.beside("given", of + " given");
@@ -280,7 +281,7 @@ public final class NumbersReader {
   }
 
   private static List<NumbersTyped.Entry> complete(List<NumbersTyped.Entry> entries) {
-    return entries.stream().filter(e -> e.micros() != null).toList();
+    return entries.stream().filter(e -> e.micros() != 0).toList();
   }
 
   private static String here(List<Catalogue.Kept> offered) {

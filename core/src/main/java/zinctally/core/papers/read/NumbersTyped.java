@@ -9,14 +9,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Units;
 
 /** Understands what is typed of lots and serial numbers in the lines of one paper. */
-@NullUnmarked
 final class NumbersTyped {
 
   private static final Pattern RUN = Pattern.compile("(\\d{1,4})\\s+from\\s+(\\S{1,60})");
@@ -29,9 +28,9 @@ final class NumbersTyped {
   private final Set<String> named = new HashSet<>();
 
   /**
-   * @param micros how much of the line; null when that is not understood
+   * @param micros how much of the line; zero when that is not understood
    */
-  record Entry(String code, LocalDate expiry, Long micros) {}
+  record Entry(String code, @Nullable LocalDate expiry, long micros) {}
 
   static String howTo(boolean serial) {
     return serial
@@ -52,10 +51,7 @@ final class NumbersTyped {
       if (serial && run.matches()) run(row, run.group(1), run.group(2), entries);
       else if (one.matches()) {
         LocalDate expiry = one.group(2) == null ? null : day(row, one.group(2));
-        Long part =
-            serial
-                ? Long.valueOf(Quantity.ONE)
-                : part(row, item, one.group(3), micros, asked.size());
+        long part = serial ? Quantity.ONE : part(row, item, one.group(3), micros, asked.size());
         entries.add(new Entry(one.group(1), expiry, part));
       } else row.fault("numbers", "\"" + word + "\" is not understood. " + howTo(serial));
       if (entries.size() > MOST) {
@@ -70,16 +66,16 @@ final class NumbersTyped {
   }
 
   /** How much of the line a lot is; all of it when it is the only one. */
-  private Long part(RowReader row, Item item, String typed, long micros, int lots) {
+  private long part(RowReader row, Item item, @Nullable String typed, long micros, int lots) {
     if (typed == null && lots == 1) return micros;
     Optional<Units.Typed> read = typed == null ? Optional.empty() : item.units().read(typed);
     if (read.isPresent() && read.get().quantity().signum() > 0)
       return read.get().quantity().micros();
     row.fault("numbers", "How much of each lot? Write it behind the lot: M-7: 40, M-8: 60.");
-    return null;
+    return 0;
   }
 
-  private LocalDate day(RowReader row, String typed) {
+  private @Nullable LocalDate day(RowReader row, String typed) {
     try {
       return LocalDate.parse(typed);
     } catch (DateTimeParseException notADate) {

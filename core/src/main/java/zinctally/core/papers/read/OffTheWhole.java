@@ -2,10 +2,8 @@ package zinctally.core.papers.read;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import org.jspecify.annotations.NullUnmarked;
 
 /** Reads what comes off the whole of a paper, an amount or percent. */
-@NullUnmarked
 final class OffTheWhole {
   private OffTheWhole() {}
 

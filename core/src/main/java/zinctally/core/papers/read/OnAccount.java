@@ -1,11 +1,9 @@
 package zinctally.core.papers.read;
 
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.ledger.Account;
 
 /** Reads a line that names an account where others name an item. */
-@NullUnmarked
 public final class OnAccount {
   private OnAccount() {}
 

@@ -1,18 +1,17 @@
 package zinctally.core.papers.read;
 
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.money.OpenItem;
 
 /** What is asked about whom a paper is from or for. */
-@NullUnmarked
 public final class PartyQuestions {
   private PartyQuestions() {}
 
   /** Asks when another paper of this kind from them bears their number. */
-  public static void sameNumber(Reader in, Party who, String theirNumber) {
+  public static void sameNumber(Reader in, @Nullable Party who, String theirNumber) {
     if (who == null || who.id() == 0 || theirNumber.isEmpty()) return;
     in.book
         .sameNumber(in.draft.kind(), who.id(), theirNumber)
@@ -20,7 +19,7 @@ public final class PartyQuestions {
   }
 
   /** Asks when a customer would owe more than their limit. */
-  public static void credit(Reader in, Party who, long more) {
+  public static void credit(Reader in, @Nullable Party who, long more) {
     if (who == null) return;
     over(in.book, who, more)
         .ifPresent(

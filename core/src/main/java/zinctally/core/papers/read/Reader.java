@@ -8,13 +8,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.ledger.Centre;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Catalogue;
@@ -31,7 +32,6 @@ import zinctally.core.papers.trade.CounterSale;
 import zinctally.core.papers.trade.Trade;
 
 /** Reads single fields and cells of one draft, and gathers what is wrong. */
-@NullUnmarked
 public final class Reader {
   private static final int LONGEST_TEXT = 500;
 
@@ -47,10 +47,10 @@ public final class Reader {
 
   public final Map<Integer, Reading.RowFacts> facts = new TreeMap<>();
 
-  public Reading.Sums toPay;
+  public Reading.@Nullable Sums toPay;
 
   /** What would be sold, when only how it is paid is not right yet; else null. */
-  public Trade unpaid;
+  public @Nullable Trade unpaid;
 
   /** What leaves with the rows read so far, by item and place. */
   final Map<List<Long>, Long> leaves = new HashMap<>();
@@ -60,6 +60,20 @@ public final class Reader {
     this.book = book;
   }
 
+  /** What was read, once nothing is wrong: null is "wrong, and said so". */
+  public static <T> T known(@Nullable T read) {
+    return Objects.requireNonNull(read);
+  }
+
+  /** What is said of a draft that is no paper, as something is wrong in it. */
+  public Reading wrong() {
+    return done(
+        () -> {
+          throw new IllegalStateException("what is wrong has not been said");
+        });
+  }
+
+  /** The paper, unless something is wrong; it is made only when nothing is. */
   public Reading done(Supplier<Paper> paper) {
     Map<Integer, Centre> centres = new Centres(this).read();
     Optional<Paper> read = Optional.empty();
@@ -152,7 +166,7 @@ public final class Reader {
   }
 
   /** The rate of tax with a code; null for none. */
-  public TaxRate rate(String cell, String code) {
+  public @Nullable TaxRate rate(String cell, String code) {
     if (code.isEmpty()) return null;
     Optional<TaxRate> rate = book.taxRate(code);
     if (rate.isEmpty()) fault(cell, "There is no tax rate \"" + code + "\"; Set up lists them.");
@@ -160,7 +174,7 @@ public final class Reader {
   }
 
   /** The day on which a paper is due: typed, else by the party's terms; null when it is wrong. */
-  public LocalDate due(LocalDate date, Party who) {
+  public @Nullable LocalDate due(@Nullable LocalDate date, @Nullable Party who) {
     if (date == null) return null;
     LocalDate due = day("due", date.plusDays(who == null ? 0 : who.termsDays()));
     if (due != null && due.isBefore(date))
@@ -176,7 +190,7 @@ public final class Reader {
   }
 
   /** The paper's date: open, not before the cut-over, not absurdly far off. */
-  public LocalDate date() {
+  public @Nullable LocalDate date() {
     LocalDate date = day("date", null);
     if (date == null) return null;
     Catalogue.Rules rules = book.rules();
@@ -194,11 +208,11 @@ public final class Reader {
     return date;
   }
 
-  public LocalDate day(String field, LocalDate ifEmpty) {
+  public @Nullable LocalDate day(String field, @Nullable LocalDate ifEmpty) {
     return day(field, draft.field(field), ifEmpty);
   }
 
-  public LocalDate day(String cell, String typed, LocalDate ifEmpty) {
+  public @Nullable LocalDate day(String cell, String typed, @Nullable LocalDate ifEmpty) {
     if (typed.isEmpty() && ifEmpty != null) return ifEmpty;
     LocalDate today = book.rules().today();
     LocalDate from =
@@ -213,12 +227,12 @@ public final class Reader {
   }
 
   /** Whom the paper is from or for. */
-  public Party party() {
+  public @Nullable Party party() {
     Party.Kind side = draft.kind().side().orElseThrow();
     return party(side.field(), draft.party(), side);
   }
 
-  public Party party(String cell, String name, Party.Kind kind) {
+  public @Nullable Party party(String cell, String name, Party.Kind kind) {
     String who = kind.field();
     if (name.isEmpty() && draft.kind().is(PaperKind.Trait.COUNTER))
       return book.party(kind, CounterSale.NOBODY)
@@ -243,7 +257,7 @@ public final class Reader {
         });
   }
 
-  public Place place(String cell, String typed) {
+  public @Nullable Place place(String cell, String typed) {
     Optional<Place> place = book.place(typed);
     if (place.isEmpty()) fault(cell, typed.isEmpty() ? "Which place?" : noPlace(typed));
     place.flatMap(this::notFrom).ifPresent(why -> fault(cell, why));
@@ -251,7 +265,7 @@ public final class Reader {
   }
 
   /** The standing with a name; says so when there is none, and is null then. */
-  public Standing standing(String cell, String typed) {
+  public @Nullable Standing standing(String cell, String typed) {
     Optional<Standing> standing = book.standing(typed);
     if (standing.isEmpty())
       fault(cell, "There is no standing \"" + typed + "\"; Set up, Standings lists them.");
@@ -268,11 +282,11 @@ public final class Reader {
   private Optional<String> notFrom(Place place) {
     boolean consigned =
         !place.ours()
-            && place.owner().kind() == Party.Kind.SUPPLIER
+            && place.whose().kind() == Party.Kind.SUPPLIER
             && draft.kind().is(PaperKind.Trait.TAKES);
     if (!place.ours() && !consigned && !draft.kind().is(PaperKind.Trait.OF_ANYONE))
       return Optional.of(
-          "What is there belongs to " + place.owner().name() + "; it has no cost in these books.");
+          "What is there belongs to " + place.whose().name() + "; it has no cost in these books.");
     if (!place.standing().sold() && draft.kind().is(PaperKind.Trait.SENDS))
       return Optional.of(
           "What is there is "
@@ -283,7 +297,7 @@ public final class Reader {
   }
 
   /** A money amount with at most {@code places} digits after the point; null when it is wrong. */
-  public BigDecimal amount(String cell, String typed, int places) {
+  public @Nullable BigDecimal amount(String cell, String typed, int places) {
     Optional<BigDecimal> read = Figures.read(typed);
     if (read.isEmpty()) {
       fault(
@@ -323,7 +337,7 @@ public final class Reader {
   }
 
   /** An amount in minor units, zero or more; null when it is wrong. */
-  public Long money(String cell, String typed) {
+  public @Nullable Long money(String cell, String typed) {
     BigDecimal read = amount(cell, typed, book.rules().coin().digits());
     if (read == null) return null;
     if (read.signum() < 0) {

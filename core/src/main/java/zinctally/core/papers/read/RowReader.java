@@ -4,7 +4,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
@@ -16,7 +16,6 @@ import zinctally.core.papers.TaxRate;
 import zinctally.core.units.Units;
 
 /** Reads the cells of one row of the line table, and says what is wrong at them. */
-@NullUnmarked
 public final class RowReader {
   private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private static final int LONGEST_NOTE = 300;
@@ -89,17 +88,17 @@ public final class RowReader {
    * @param quantity null when it could not be read
    * @param minor what it comes to, minor units; null when that cannot be told yet
    */
-  public void facts(Item item, Units.Typed quantity, Long minor) {
+  public void facts(Item item, Units.@Nullable Typed quantity, @Nullable Long minor) {
     facts(new Reading.RowFacts(item.id(), item.name(), unit(item, quantity), minor));
   }
 
   /** The unit that was typed, else the item's base unit. */
-  private static String unit(Item item, Units.Typed quantity) {
+  private static String unit(Item item, Units.@Nullable Typed quantity) {
     return quantity == null ? item.units().base().sign() : quantity.unit().sign();
   }
 
   /** What it comes to, minor units; null when that cannot be told. */
-  public void amounting(Long minor) {
+  public void amounting(@Nullable Long minor) {
     in.facts.computeIfPresent(index, (row, facts) -> facts.amounting(minor));
   }
 
@@ -107,10 +106,10 @@ public final class RowReader {
    * @param percent off the price, up to four places
    * @param amount minor units that are left; null when it is too large
    */
-  public record Discounted(BigDecimal percent, Long amount) {}
+  public record Discounted(BigDecimal percent, @Nullable Long amount) {}
 
   /** The item it names; null when there is none. */
-  public Item item() {
+  public @Nullable Item item() {
     String typed = cell("item");
     if (typed.isEmpty()) {
       fault("item", "Which item? Its code, barcode or name will do.");
@@ -126,7 +125,7 @@ public final class RowReader {
   }
 
   /** What is bought or sold but is no item yet can be made one, to be completed later. */
-  private Item onTheSpot(String typed) {
+  private @Nullable Item onTheSpot(String typed) {
     if (!in.draft.kind().is(PaperKind.Trait.PRICED) || typed.length() > 120) {
       fault("item", "No item has the code, barcode or name \"" + typed + "\".");
       return null;
@@ -136,12 +135,12 @@ public final class RowReader {
   }
 
   /** How many; null when that cannot be read. */
-  public Units.Typed quantity(Units units) {
+  public Units.@Nullable Typed quantity(Units units) {
     return quantity("quantity", units);
   }
 
   /** How many a column says; null when that cannot be read. */
-  public Units.Typed quantity(String column, Units units) {
+  public Units.@Nullable Typed quantity(String column, Units units) {
     String typed = cell(column);
     Optional<Units.Typed> read = units.read(typed);
     if (read.isPresent()) in.askFigure(at(column), typed);
@@ -161,7 +160,7 @@ public final class RowReader {
    * @param price for one of the unit that was typed
    * @param discount percent off
    */
-  public Long amountOf(Units.Typed quantity, BigDecimal price, BigDecimal discount) {
+  public @Nullable Long amountOf(Units.Typed quantity, BigDecimal price, BigDecimal discount) {
     try {
       BigDecimal units =
           quantity
@@ -181,7 +180,7 @@ public final class RowReader {
    *
    * @param order the order they go to; zero for none
    */
-  public void askPromised(Item item, Place place, long micros, long order) {
+  public void askPromised(Item item, @Nullable Place place, long micros, long order) {
     if (place == null || micros <= 0 || !item.stocked()) return;
     long taken = in.leaves.merge(List.of(item.id(), place.id()), micros, Long::sum);
     Catalogue.Promised promised = in.book.promised(item.id(), place.id(), order);
@@ -206,7 +205,7 @@ public final class RowReader {
   }
 
   /** The price of a row for one of the unit typed; null when it is wrong, or empty and may be. */
-  public BigDecimal price(boolean wanted) {
+  public @Nullable BigDecimal price(boolean wanted) {
     String typed = cell("price");
     if (typed.isEmpty()) {
       if (wanted) fault("price", "At what price? Write 0 for goods that cost nothing.");
@@ -222,12 +221,12 @@ public final class RowReader {
   }
 
   /** The rate of tax it bears; null for none. */
-  public TaxRate rate() {
+  public @Nullable TaxRate rate() {
     return in.rate(at("tax"), cell("tax"));
   }
 
   /** The cost of one of the unit that was typed; null when it is wrong. */
-  public BigDecimal unitCost() {
+  public @Nullable BigDecimal unitCost() {
     BigDecimal cost = in.amount(at("unit_cost"), cell("unit_cost"), 6);
     if (cost == null || cost.signum() >= 0) return cost;
     fault("unit_cost", "A cost is not below zero.");
@@ -235,7 +234,7 @@ public final class RowReader {
   }
 
   /** An item of a row that is kept in stock. */
-  public Item stocked(String otherwise) {
+  public @Nullable Item stocked(String otherwise) {
     Item item = item();
     if (item == null || item.stocked()) return item;
     fault("item", item.name() + " is not kept in stock; " + otherwise);
@@ -249,7 +248,7 @@ public final class RowReader {
   }
 
   /** A quantity above zero. */
-  public Units.Typed above(Units units, String otherwise) {
+  public Units.@Nullable Typed above(Units units, String otherwise) {
     Units.Typed quantity = quantity(units);
     if (quantity == null || quantity.quantity().signum() > 0) return quantity;
     fault("quantity", "The quantity must be above zero" + otherwise);
@@ -257,7 +256,7 @@ public final class RowReader {
   }
 
   /** A row's discount, typed as percent or as the new price: each fills in the other. */
-  public Discounted discounted(Units.Typed quantity, BigDecimal price) {
+  public @Nullable Discounted discounted(Units.Typed quantity, BigDecimal price) {
     String typed = cell("discount").replace("%", "").strip();
     String at = cell("at");
     if (!typed.isEmpty() && !at.isEmpty()) {
@@ -278,7 +277,7 @@ public final class RowReader {
     return new Discounted(percent, amountOf(quantity, price, percent));
   }
 
-  private Discounted newPrice(Units.Typed quantity, BigDecimal price, String typed) {
+  private @Nullable Discounted newPrice(Units.Typed quantity, BigDecimal price, String typed) {
     BigDecimal at = in.amount(at("at"), typed, 6);
     if (at == null) return null;
     if (at.signum() < 0 || at.compareTo(price) > 0) {
@@ -300,7 +299,7 @@ public final class RowReader {
   }
 
   /** Where the goods of a row come to or go from: the paper's place if the row names none. */
-  public Place place(Place ofPaper) {
+  public @Nullable Place place(@Nullable Place ofPaper) {
     String typed = cell("place");
     return typed.isEmpty() ? ofPaper : in.place(at("place"), typed);
   }

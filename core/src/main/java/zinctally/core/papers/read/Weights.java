@@ -1,11 +1,9 @@
 package zinctally.core.papers.read;
 
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 
 /** Asks for weights where something is shared by them. */
-@NullUnmarked
 public final class Weights {
   private Weights() {}
 

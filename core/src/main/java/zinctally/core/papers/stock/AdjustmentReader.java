@@ -1,9 +1,10 @@
 package zinctally.core.papers.stock;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
@@ -14,7 +15,6 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads an adjustment. */
-@NullUnmarked
 public final class AdjustmentReader {
   private AdjustmentReader() {}
 
@@ -40,7 +40,8 @@ public final class AdjustmentReader {
                 item.id(), item.name(), quantity == null ? "" : quantity.unit().sign(), value));
       if (quantity != null && item != null)
         row.askPromised(item, place, -quantity.quantity().micros(), 0);
-      if (value == null || reason == null || !row.sound()) continue;
+      if (item == null || quantity == null || value == null || reason == null || !row.sound())
+        continue;
       PutRight right =
           goods.of(row, item, place, quantity.quantity().micros(), value, reason.account());
       if (right != null)
@@ -50,6 +51,6 @@ public final class AdjustmentReader {
     if (lines.isEmpty() && in.sound())
       in.fault(
           "rows.0.item", "There is no line yet: name an item and by how many it is up or down.");
-    return in.done(() -> new Adjustment(date, place, List.copyOf(lines)));
+    return in.done(() -> new Adjustment(known(date), known(place), List.copyOf(lines)));
   }
 }

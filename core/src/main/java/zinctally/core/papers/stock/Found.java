@@ -3,7 +3,7 @@ package zinctally.core.papers.stock;
 import java.math.BigDecimal;
 import java.util.Optional;
 import java.util.function.LongFunction;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Place;
@@ -12,7 +12,6 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads why stock is put right, and what is worth that was found. */
-@NullUnmarked
 public final class Found {
   private Found() {}
 
@@ -21,7 +20,7 @@ public final class Found {
    *
    * @param needed whether there must be a reason
    */
-  public static Reason reason(Reader in, RowReader row, boolean needed) {
+  public static @Nullable Reason reason(Reader in, RowReader row, boolean needed) {
     String typed = row.cell("reason");
     if (typed.isEmpty() && !needed) return null;
     Optional<Reason> reason = in.book.reason(typed);
@@ -38,11 +37,11 @@ public final class Found {
    * Minor units of what was found, at the unit cost typed, else at one that is known; 0 for what is
    * gone or not ours, null when no cost is known.
    */
-  public static Long worth(
+  public static @Nullable Long worth(
       RowReader row,
       Item item,
       Units.Typed quantity,
-      Place place,
+      @Nullable Place place,
       LongFunction<Optional<Catalogue.LatestCost>> cost) {
     if (quantity.quantity().signum() <= 0 || place != null && !place.ours()) return 0L;
     if (!row.cell("unit_cost").isEmpty()) {

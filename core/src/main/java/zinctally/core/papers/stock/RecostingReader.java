@@ -1,16 +1,16 @@
 package zinctally.core.papers.stock;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads which items are to be worked out again. */
-@NullUnmarked
 public final class RecostingReader {
   private RecostingReader() {}
 
@@ -27,6 +27,6 @@ public final class RecostingReader {
     }
     if (items.isEmpty() && in.sound())
       in.fault("rows.0.item", "There is no line yet: an item whose costs are to be put right.");
-    return in.done(() -> new Recosting(date, List.copyOf(items), why));
+    return in.done(() -> new Recosting(known(date), List.copyOf(items), why));
   }
 }

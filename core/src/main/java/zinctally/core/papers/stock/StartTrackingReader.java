@@ -1,5 +1,7 @@
 package zinctally.core.papers.stock;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -7,7 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.ItemKind;
 import zinctally.core.ledger.Account;
@@ -20,7 +22,6 @@ import zinctally.core.papers.read.RowReader;
 import zinctally.core.units.Units;
 
 /** Reads the start of tracking: what was on hand must cover what was sold since. */
-@NullUnmarked
 public final class StartTrackingReader {
   private StartTrackingReader() {}
 
@@ -41,10 +42,11 @@ public final class StartTrackingReader {
     if (item != null && date != null) enough(in, item, date, sold, here);
     if (lines.isEmpty() && in.sound())
       in.fault("rows.0.place", "There is no line yet: where, how many, at what unit cost.");
-    return in.done(() -> new StartTracking(date, item, other, List.copyOf(lines), sold));
+    return in.done(
+        () -> new StartTracking(known(date), known(item), known(other), List.copyOf(lines), sold));
   }
 
-  private static Item item(Reader in) {
+  private static @Nullable Item item(Reader in) {
     String typed = in.draft.field("item");
     Optional<Item> item = in.book.item(typed);
     if (typed.isEmpty()) in.fault("item", "Which item? Its code or name will do.");
@@ -62,7 +64,7 @@ public final class StartTrackingReader {
     return null;
   }
 
-  private static Account other(Reader in) {
+  private static @Nullable Account other(Reader in) {
     String typed = in.draft.field("account");
     Optional<Account> account =
         typed.isEmpty()
@@ -80,7 +82,7 @@ public final class StartTrackingReader {
     return account.orElse(null);
   }
 
-  private static StartTracking.Line line(Reader in, RowReader row, Item item) {
+  private static StartTracking.@Nullable Line line(Reader in, RowReader row, @Nullable Item item) {
     Place place = in.place(row.at("place"), row.cell("place"));
     Units.Typed quantity = item == null ? null : row.quantity(item.units());
     if (quantity != null && quantity.quantity().signum() <= 0)
@@ -88,11 +90,11 @@ public final class StartTrackingReader {
     boolean empty = row.cell("unit_cost").isEmpty();
     if (empty) row.fault("unit_cost", "At what unit cost?");
     BigDecimal cost = empty ? null : row.unitCost();
-    if (!row.sound() || quantity == null || cost == null) return null;
+    if (!row.sound() || item == null || quantity == null || cost == null) return null;
     Long value = row.amountOf(quantity, cost, BigDecimal.ZERO);
     if (value == null) return null;
     row.facts(item, quantity, value);
-    return new StartTracking.Line(row.index(), place, quantity.quantity(), value);
+    return new StartTracking.Line(row.index(), known(place), quantity.quantity(), value);
   }
 
   private static void enough(

@@ -1,12 +1,14 @@
 package zinctally.core.papers.stock;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Reading;
@@ -14,7 +16,6 @@ import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
 
 /** Reads a write-down: a change typed, or worked out from what the goods are expected to fetch. */
-@NullUnmarked
 public final class WriteDownReader {
   private WriteDownReader() {}
 
@@ -31,7 +32,7 @@ public final class WriteDownReader {
       Long change = item == null || date == null ? null : change(in, row, item, date);
       if (item != null) row.facts(new Reading.RowFacts(item.id(), item.name(), "", change));
       if (row.sound() && change != null && change != 0)
-        lines.add(new WriteDown.Line(row.index(), item, change, row.memo()));
+        lines.add(new WriteDown.Line(row.index(), known(item), change, row.memo()));
     }
     if (lines.isEmpty() && in.sound())
       in.fault(
@@ -39,10 +40,10 @@ public final class WriteDownReader {
           any
               ? "Nothing changes: each of these is worth at least what it stands at."
               : "There is no line yet: name an item and what it is expected to fetch.");
-    return in.done(() -> new WriteDown(date, List.copyOf(lines)));
+    return in.done(() -> new WriteDown(known(date), List.copyOf(lines)));
   }
 
-  private static Long change(Reader in, RowReader row, Item item, LocalDate date) {
+  private static @Nullable Long change(Reader in, RowReader row, Item item, LocalDate date) {
     Catalogue.Worth stands = in.book.worth(item.id(), date);
     String typed = row.cell("change");
     if (!typed.isEmpty()) {
@@ -74,7 +75,7 @@ public final class WriteDownReader {
    * The difference between worth and net realisable value, the expected price less the cost to sell
    * (IAS 2 paragraph 6); upwards at most what was written down before (paragraph 33).
    */
-  private static Long toNetRealisableValue(
+  private static @Nullable Long toNetRealisableValue(
       Reader in, RowReader row, Item item, Catalogue.Worth stands, BigDecimal each) {
     try {
       BigDecimal quantity = BigDecimal.valueOf(Math.max(0, stands.onHand()), 6);
@@ -89,7 +90,7 @@ public final class WriteDownReader {
     }
   }
 
-  private static Long checked(
+  private static @Nullable Long checked(
       Reader in, RowReader row, Item item, Catalogue.Worth stands, long change) {
     if (change < -stands.worth())
       row.fault(

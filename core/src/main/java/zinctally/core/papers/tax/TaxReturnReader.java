@@ -1,16 +1,16 @@
 package zinctally.core.papers.tax;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
-import org.jspecify.annotations.NullUnmarked;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.read.PartyQuestions;
 import zinctally.core.papers.read.Reader;
 
 /** Reads a tax return: the days it is of; what it declares the book says. */
-@NullUnmarked
 public final class TaxReturnReader {
   private TaxReturnReader() {}
 
@@ -22,7 +22,7 @@ public final class TaxReturnReader {
     PartyQuestions.sameNumber(in, office, number);
     LocalDate from = in.day("from", null);
     LocalDate to = in.day("to", null);
-    if (date == null || from == null || to == null) return in.done(() -> null);
+    if (date == null || from == null || to == null) return in.wrong();
     if (to.isBefore(from)) in.fault("to", "The days end on " + to + ", before they begin.");
     else if (date.isBefore(to))
       in.fault(
@@ -32,7 +32,7 @@ public final class TaxReturnReader {
               + " is not booked before they are over; date it "
               + to
               + " or later.");
-    if (!in.sound()) return in.done(() -> null);
+    if (!in.sound()) return in.wrong();
     List<TaxDue> declared = in.book.taxDue(from, to);
     if (declared.isEmpty()) in.fault("to", "No tax up to " + to + " waits to be declared.");
     else seen(in, TaxDue.toPay(declared));
@@ -45,7 +45,9 @@ public final class TaxReturnReader {
               + (one.rate().isEmpty() ? "no rate" : one.rate())
               + " stands in no box; it is declared all the same.");
     return in.done(
-        () -> new TaxReturn(date, due, office, number, from, to, declared, boxes.fill(declared)));
+        () ->
+            new TaxReturn(
+                date, known(due), known(office), number, from, to, declared, boxes.fill(declared)));
   }
 
   /** Whether what is declared is still what was looked at; others write meanwhile. */

@@ -5,7 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.money.OpenItem;
@@ -13,7 +13,6 @@ import zinctally.core.papers.read.PartyQuestions;
 import zinctally.core.papers.read.Reader;
 
 /** Reads a counter sale: what is sold as an invoice is, and how it is paid. */
-@NullUnmarked
 public final class CounterReader {
   private final Reader in;
   private final List<Tender> tenders = new ArrayList<>();
@@ -29,7 +28,7 @@ public final class CounterReader {
   private Reading read() {
     Trade trade = new TradeReader(in).read();
     String seller = seller();
-    if (trade == null) return in.done(() -> null);
+    if (trade == null) return in.wrong();
     in.unpaid = trade;
     long total = trade.total();
     long card = paid("card", Tender.Kind.CARD);
@@ -66,7 +65,7 @@ public final class CounterReader {
   }
 
   /** Credit by its number: as much of it as is still to be paid; null for none. */
-  private CreditUsed credit(Party who, long rest) {
+  private @Nullable CreditUsed credit(Party who, long rest) {
     String number = in.draft.field("credit");
     if (number.isEmpty()) return null;
     List<OpenItem> open = who.id() == 0 ? List.of() : in.book.openItems(who.id());

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
@@ -36,7 +37,7 @@ import zinctally.core.papers.tax.Taxed;
 public record CounterSale(
     Trade sale,
     List<Tender> tenders,
-    CreditUsed credit,
+    @Nullable CreditUsed credit,
     long given,
     long change,
     List<Instalments.Part> later,

@@ -1,5 +1,7 @@
 package zinctally.core.papers.trade;
 
+import static zinctally.core.papers.read.Reader.known;
+
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -7,7 +9,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
 import zinctally.core.ledger.Account;
@@ -31,13 +33,12 @@ import zinctally.core.units.Unit;
 import zinctally.core.units.Units;
 
 /** Reads a bill or an invoice: items, and accounts for what is no item. */
-@NullUnmarked
 public final class TradeReader {
   private final Reader in;
   private final boolean buying;
-  private final LocalDate date;
-  private final Party who;
-  private final Place place;
+  private final @Nullable LocalDate date;
+  private final @Nullable Party who;
+  private final @Nullable Place place;
   private final FlowReader flows;
 
   TradeReader(Reader in) {
@@ -53,11 +54,11 @@ public final class TradeReader {
     TradeReader reader = new TradeReader(in);
     Trade trade = reader.read();
     if (!reader.buying && trade != null) PartyQuestions.credit(in, trade.who(), trade.total());
-    return in.done(() -> trade);
+    return trade == null ? in.wrong() : in.done(() -> trade);
   }
 
   /** The paper; null when something in it is wrong. */
-  Trade read() {
+  @Nullable Trade read() {
     try {
       return sound();
     } catch (ArithmeticException tooLarge) {
@@ -66,7 +67,7 @@ public final class TradeReader {
     }
   }
 
-  private Trade sound() {
+  private @Nullable Trade sound() {
     LocalDate due = in.due(date, who);
     String number = in.text(buying ? "their_number" : "reference");
     if (buying) PartyQuestions.sameNumber(in, who, number);
@@ -77,7 +78,15 @@ public final class TradeReader {
       in.fault("rows.0.item", "There is no line yet: name an item and how many.");
     Trade.Bears bears = buying ? bears(in, lines) : Trade.Bears.EXPENSE;
     return in.sound()
-        ? new Trade(in.draft.kind(), date, due, who, number, place, List.copyOf(lines), bears)
+        ? new Trade(
+            in.draft.kind(),
+            known(date),
+            known(due),
+            known(who),
+            number,
+            known(place),
+            List.copyOf(lines),
+            bears)
         : null;
   }
 
@@ -90,15 +99,20 @@ public final class TradeReader {
    */
   private record Typed(
       RowReader row,
-      Item item,
-      Account account,
-      Place place,
+      @Nullable Item item,
+      @Nullable Account account,
+      @Nullable Place place,
       String wording,
-      Units.Typed quantity,
-      BigDecimal price,
-      RowReader.Discounted off,
-      TaxRate rate,
-      boolean sound) {}
+      Units.@Nullable Typed quantity,
+      @Nullable BigDecimal price,
+      RowReader.@Nullable Discounted off,
+      @Nullable TaxRate rate,
+      boolean sound) {
+    /** What it comes to, minor units; null when that cannot be told. */
+    @Nullable Long amount() {
+      return off == null ? null : off.amount();
+    }
+  }
 
   private Optional<Typed> typed(RowReader row) {
     Optional<Account> account = OnAccount.of(row);
@@ -139,15 +153,10 @@ public final class TradeReader {
   }
 
   /** The price typed, else that of the pieces named. */
-  private BigDecimal price(RowReader row, Item item) {
-    boolean pieces =
-        !buying
-            && item != null
-            && item.tracking() == Tracking.SERIAL
-            && row.cell("price").isEmpty()
-            && !row.cell("numbers").isEmpty();
+  private @Nullable BigDecimal price(RowReader row, @Nullable Item item) {
+    boolean pieces = !buying && row.cell("price").isEmpty() && !row.cell("numbers").isEmpty();
     Optional<BigDecimal> own =
-        pieces
+        pieces && item != null && item.tracking() == Tracking.SERIAL
             ? in.book.piecePrice(item.id(), List.of(row.cell("numbers").strip().split("[,;\\s]+")))
             : Optional.empty();
     own.ifPresent(
@@ -162,23 +171,23 @@ public final class TradeReader {
 
   /** The rows with their amounts, once what comes off the whole is spread over them. */
   private List<TradeLine> lines(List<Typed> typed) {
-    List<Typed> priced =
-        typed.stream().filter(t -> t.off != null && t.off.amount() != null).toList();
+    List<Typed> priced = typed.stream().filter(t -> t.amount() != null).toList();
     LineAmounts amounts =
-        in.amounts(priced.stream().map(t -> new LineAmounts.Line(t.off.amount(), t.rate)).toList());
+        in.amounts(
+            priced.stream().map(t -> new LineAmounts.Line(known(t.amount()), t.rate)).toList());
     Map<Typed, Integer> places = new IdentityHashMap<>();
     priced.forEach(t -> places.put(t, places.size()));
     List<TradeLine> lines = new ArrayList<>();
     for (Typed t : typed) {
       int at = places.getOrDefault(t, -1);
       Long net = at < 0 ? null : Long.valueOf(amounts.net()[at]);
-      if (at >= 0) t.row.amounting(t.off.amount());
+      if (at >= 0) t.row.amounting(t.amount());
       line(t, net, at < 0 ? 0 : amounts.tax()[at]).ifPresent(lines::add);
     }
     return lines;
   }
 
-  private Optional<TradeLine> line(Typed t, Long net, long tax) {
+  private Optional<TradeLine> line(Typed t, @Nullable Long net, long tax) {
     Flow flow = Flow.NONE;
     if (t.item != null && t.quantity != null) {
       long micros = t.quantity.quantity().micros();
@@ -186,7 +195,13 @@ public final class TradeReader {
       if (!buying) t.row.askPromised(t.item, t.place, flow.ours(), flow.order());
       if (!buying && net != null) Margin.say(t.row, t.item, micros, net);
     }
-    if (!t.sound || net == null || !t.row.sound()) return Optional.empty();
+    if (!t.sound
+        || net == null
+        || t.quantity == null
+        || t.price == null
+        || t.off == null
+        || t.place == null
+        || !t.row.sound()) return Optional.empty();
     return Optional.of(
         new TradeLine(
             t.row.index(),
@@ -206,17 +221,17 @@ public final class TradeReader {
   }
 
   /** What a line brings, with and without discount; null while that is not known. */
-  private Taking.Price price(Typed t, Long net) {
-    if (net == null) return null;
+  private Taking.@Nullable Price price(Typed t, @Nullable Long net) {
+    if (net == null || t.quantity == null || t.price == null) return null;
     if (buying) return new Taking.Price(net, net);
     Long full = t.row.amountOf(t.quantity, t.price, BigDecimal.ZERO);
     if (full == null) return null;
-    boolean included = "included".equals(in.draft.field("prices")) && t.rate != null;
-    return new Taking.Price(included ? full - t.rate.within(full) : full, net);
+    boolean included = "included".equals(in.draft.field("prices"));
+    return new Taking.Price(included && t.rate != null ? full - t.rate.within(full) : full, net);
   }
 
   /** Where its goods stay, when they do. */
-  private Place kept(Typed t) {
+  private @Nullable Place kept(Typed t) {
     return t.item != null && t.item.stocked() ? KeptReader.place(in, t.place, who) : null;
   }
 
