@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.Trait;
 
 /** What SQL knows of kinds of paper is what they say of themselves. */
 class PaperKindTableTest {

@@ -21,6 +21,7 @@ import zinctally.store.book.BookCatalogue;
 import zinctally.store.book.Catalogues;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
+import zinctally.store.goods.Arrivals;
 import zinctally.store.goods.LotTrace;
 import zinctally.store.goods.WhyStore;
 import zinctally.store.listing.Ask;
@@ -163,7 +164,7 @@ class RecipeTest {
         .extracting(l -> l.steps() + " " + l.code() + " " + l.parties())
         .containsExactly("1 C-1 ", "2 W-1 Orrin Joinery");
     assertThat(book.number(bill)).isNotEmpty();
-    WhyStore.Part part = book.get(WhyStore.class).ofPaper(sale).get(0).parts().get(0);
+    Arrivals.Part part = book.get(WhyStore.class).ofPaper(sale).get(0).parts().get(0);
     assertThat(part.made()).isNotNull();
     assertThat(part.made().components())
         .extracting(c -> c.item() + " " + c.cost())

@@ -32,6 +32,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.store.prove.TieOutStore;
 import zinctally.web.listing.Areas;
 import zinctally.web.listing.Turns;
@@ -468,8 +469,7 @@ class DemoBookTest {
   @Test
   void every_kind_of_paper_has_a_form_and_a_place_where_it_is_begun() {
     Forms forms = desk.get(Forms.class);
-    assertThat(PaperKind.values())
-        .allMatch(k -> forms.has(k) || k.is(PaperKind.Trait.SHEET), "has a form");
+    assertThat(PaperKind.values()).allMatch(k -> forms.has(k) || k.is(Trait.SHEET), "has a form");
     String pages =
         desk.get(Areas.class)
             .places()

@@ -49,7 +49,7 @@ class SellingSetUpTest extends OwnBookTest {
   }
 
   @Test
-  void a_price_that_is_none_is_refused_and_stays_typed() {
+  void a_price_that_is_none_or_too_large_is_refused_and_stays_typed() {
     item("PRICED", "FIFO", "NONE");
     page.navigate(desk.address + "/sell/prices");
     page.click("text=Set a price");
@@ -61,6 +61,9 @@ class SellingSetUpTest extends OwnBookTest {
     assertThat(page.inputValue("input[name=item]")).isEqualTo("PRICED");
     assertThat(page.inputValue("input[name=least]")).isEqualTo("24");
     assertThat(page.inputValue("input[name=price]")).isEqualTo("2,50 or so");
+    page.fill("input[name=price]", "12345678901234567");
+    page.keyboard().press("Enter");
+    page.waitForSelector("text=12345678901234567\" is not a price");
     assertThat(desk.sql().sql("select count(*) from item_price").query(Long.class).single())
         .isZero();
   }

@@ -8,7 +8,6 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Trading;
 
@@ -21,8 +20,7 @@ class PaperKindTest {
     assertThat(kind.slug()).matches("[a-z]+(-[a-z]+)*");
     assertThat(PaperKind.ofSlug(kind.slug())).isEqualTo(kind);
     assertThat(kind.side().isPresent())
-        .isEqualTo(
-            List.of("buy", "sell").contains(kind.area()) || kind.is(PaperKind.Trait.DECLARES));
+        .isEqualTo(List.of("buy", "sell").contains(kind.area()) || kind.is(Trait.DECLARES));
     kind.side().ifPresent(side -> assertThat(kind.isWith(side)).isTrue());
   }
 

@@ -138,8 +138,7 @@ class WhatPapersSayTest {
     assertThat(row.item()).isEqualTo(HIVE);
     assertThat(row.quantity()).hasToString("2");
     assertThat(paper(kind).head().place()).isEqualTo(BARN);
-    assertThat(paper(kind).head().reference())
-        .isEqualTo(kind.is(PaperKind.Trait.SENDS) ? "PO 7" : "OJ-1");
+    assertThat(paper(kind).head().reference()).isEqualTo(kind.is(Trait.SENDS) ? "PO 7" : "OJ-1");
   }
 
   @ParameterizedTest

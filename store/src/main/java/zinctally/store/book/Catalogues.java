@@ -37,7 +37,7 @@ public class Catalogues {
 
   /** As if what a posted paper has settled were still open, for reading its next version. */
   public BookCatalogue amending(long paper) {
-    return new BookCatalogue(sql, books.book(), paper, accounts, groups, prices, clock);
+    return new BookCatalogue(sql, books.book(), paper, accounts, groups.tree(), prices, clock);
   }
 
   /**
@@ -48,6 +48,6 @@ public class Catalogues {
    */
   public BookCatalogue held(long amends, boolean alone) {
     Book book = alone ? books.heldAlone() : books.held();
-    return new BookCatalogue(sql, book, amends, accounts, groups, prices, clock);
+    return new BookCatalogue(sql, book, amends, accounts, groups.tree(), prices, clock);
   }
 }

@@ -1,8 +1,8 @@
 package zinctally.store.book;
 
-import static zinctally.core.papers.PaperKind.Trait.BILLS;
-import static zinctally.core.papers.PaperKind.Trait.SELLS;
-import static zinctally.core.papers.PaperKind.Trait.SENDS;
+import static zinctally.core.papers.Trait.BILLS;
+import static zinctally.core.papers.Trait.SELLS;
+import static zinctally.core.papers.Trait.SENDS;
 
 import java.time.LocalDate;
 import java.util.Collection;
@@ -18,8 +18,8 @@ import zinctally.core.goods.Item;
 import zinctally.core.goods.Tracking;
 import zinctally.core.number.Share;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Traded;

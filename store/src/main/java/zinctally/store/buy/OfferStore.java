@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Trading;
 

@@ -3,11 +3,9 @@ package zinctally.store.goods;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -18,65 +16,23 @@ import zinctally.core.cost.Method;
 import zinctally.core.cost.Pool;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
-import zinctally.core.units.Units;
 import zinctally.store.cost.PoolHead;
 import zinctally.store.cost.PoolStore;
 import zinctally.store.paper.PaperStore;
-import zinctally.store.sql.UnitColumns;
 
 /** Why goods cost what they cost: the chain from a figure to the papers behind it. */
 @Repository
 public class WhyStore {
   private static final int ARRIVALS = 6;
   private final PoolStore pools;
-  private final PaperStore papers;
+  private final Arrivals arrivals;
   private final JdbcClient sql;
 
-  WhyStore(PoolStore pools, PaperStore papers, JdbcClient sql) {
+  WhyStore(PoolStore pools, Arrivals arrivals, JdbcClient sql) {
     this.pools = pools;
-    this.papers = papers;
+    this.arrivals = arrivals;
     this.sql = sql;
   }
-
-  /** An amount that was added to an arrival, or taken off it, after it came. */
-  public record Charge(PaperStore.PaperRef paper, long amount) {}
-
-  /**
-   * An arrival, and what of it is spoken of.
-   *
-   * @param paper null for goods that have not come yet, or that share one average
-   * @param quantity millionths spoken of
-   * @param value minor units of those
-   * @param whole millionths that came
-   * @param price minor units for all of those, before charges
-   * @param made of what it was made; null when it was not
-   */
-  public record Part(
-      PaperStore.@Nullable PaperRef paper,
-      boolean back,
-      long quantity,
-      long value,
-      long whole,
-      long price,
-      List<Charge> charges,
-      @Nullable Made made) {
-    public long wholeValue() {
-      return price + charges.stream().mapToLong(Charge::amount).sum();
-    }
-  }
-
-  /**
-   * What went into something.
-   *
-   * @param work minor units that were added
-   */
-  public record Made(List<Component> components, long work) {}
-
-  /**
-   * @param quantity millionths
-   * @param cost minor units
-   */
-  public record Component(String item, Units units, long quantity, long cost) {}
 
   /** One entry of an event in the stock book. */
   public record Booking(LocalDate date, long value, PaperStore.PaperRef cause) {}
@@ -97,8 +53,8 @@ public class WhyStore {
       boolean average,
       long poolQuantity,
       long poolValue,
-      List<Part> parts,
-      List<Part> recent,
+      List<Arrivals.Part> parts,
+      List<Arrivals.Part> recent,
       List<Booking> bookings) {}
 
   private record Drew(long arrival, long quantity, long value) {}
@@ -145,26 +101,25 @@ public class WhyStore {
               if (taker == event) drew.add(new Drew(arrival, quantity, value));
             });
     PoolState before = start.state();
-    List<Booked> arrivals = new ArrayList<>();
+    List<Booked> came = new ArrayList<>();
     boolean done = false;
     for (Booked booked : pools.eventsAfter(item, start.last())) {
       boolean mine = booked.event().id() == event;
       if (mine) before = pool.state();
-      else if (!done && arrives(booked)) arrivals.add(booked);
+      else if (!done && arrives(booked)) came.add(booked);
       pool.apply(booked.event(), booked.charges());
       done |= mine;
       if (done && pool.state().uncovered().stream().noneMatch(u -> u.out() == event)) break;
     }
     boolean average = method == Method.AVERAGE;
     List<Booked> recent =
-        average
-            ? arrivals.subList(Math.max(0, arrivals.size() - ARRIVALS), arrivals.size())
-            : List.of();
+        average ? came.subList(Math.max(0, came.size() - ARRIVALS), came.size()) : List.of();
     List<Drew> merged = merged(drew);
-    Map<Long, Part> known = arrivals(merged.stream().map(Drew::arrival).toList());
-    List<Part> parts =
+    Map<Long, Arrivals.Part> known = arrivals.of(merged.stream().map(Drew::arrival).toList());
+    List<Arrivals.Part> parts =
         merged.stream().map(d -> taken(known.get(d.arrival), d.quantity, d.value)).toList();
-    Map<Long, Part> behind = arrivals(recent.stream().map(b -> b.event().id()).toList());
+    Map<Long, Arrivals.Part> behind =
+        arrivals.of(recent.stream().map(b -> b.event().id()).toList());
     return new Line(
         line,
         item,
@@ -193,10 +148,10 @@ public class WhyStore {
     return sums.values().stream().filter(d -> d.quantity != 0 || d.value != 0).toList();
   }
 
-  private static Part taken(@Nullable Part arrival, long quantity, long value) {
+  private static Arrivals.Part taken(Arrivals.@Nullable Part arrival, long quantity, long value) {
     return arrival == null
-        ? new Part(null, false, quantity, value, 0, 0, List.of(), null)
-        : new Part(
+        ? new Arrivals.Part(null, false, quantity, value, 0, 0, List.of(), null)
+        : new Arrivals.Part(
             arrival.paper(),
             arrival.back(),
             quantity,
@@ -208,17 +163,17 @@ public class WhyStore {
   }
 
   /** What is on hand now, arrival by arrival; an average pool is one part without a paper. */
-  public List<Part> onHand(long item) {
+  public List<Arrivals.Part> onHand(long item) {
     PoolHead head = pools.head(item);
     List<Layer> layers = head.state().layers();
-    Map<Long, Part> known = arrivals(layers.stream().map(Layer::arrival).toList());
+    Map<Long, Arrivals.Part> known = arrivals.of(layers.stream().map(Layer::arrival).toList());
     return layers.stream()
         .map(l -> taken(known.get(l.arrival()), l.quantity(), l.value()))
         .toList();
   }
 
   /** The latest arrivals of an item, oldest first. */
-  public List<Part> latestArrivals(long item) {
+  public List<Arrivals.Part> latestArrivals(long item) {
     List<Long> latest =
         new ArrayList<>(
             sql.sql(
@@ -229,81 +184,8 @@ public class WhyStore {
                 .query(Long.class)
                 .list());
     Collections.reverse(latest);
-    Map<Long, Part> known = arrivals(latest);
+    Map<Long, Arrivals.Part> known = arrivals.of(latest);
     return latest.stream().map(known::get).toList();
-  }
-
-  private Map<Long, Part> arrivals(List<Long> events) {
-    Map<Long, Part> parts = new HashMap<>();
-    List<Long> wanted = events.stream().filter(e -> e > 0).distinct().toList();
-    if (wanted.isEmpty()) return parts;
-    Map<Long, List<Charge>> charges = new HashMap<>();
-    Map<Long, List<long[]>> charged = new HashMap<>();
-    sql.sql(
-            "select target_id, id, value from cost_event"
-                + " where target_id in (:events) and kind = 'CHARGE' and not gone order by date, id")
-        .param("events", wanted)
-        .query(
-            (row, n) ->
-                charged
-                    .computeIfAbsent(row.getLong(1), k -> new ArrayList<>())
-                    .add(new long[] {row.getLong(2), row.getLong(3)}))
-        .list();
-    List<Long> all = new ArrayList<>(wanted);
-    charged.values().forEach(list -> list.forEach(c -> all.add(c[0])));
-    Map<Long, PaperStore.PaperRef> refs = papers.ofEvents(all);
-    charged.forEach(
-        (arrival, list) ->
-            charges.put(
-                arrival,
-                list.stream()
-                    .map(c -> new Charge(Objects.requireNonNull(refs.get(c[0])), c[1]))
-                    .toList()));
-    Map<Long, Made> made = made(wanted);
-    for (Booked booked : pools.events(wanted)) {
-      long id = booked.event().id();
-      boolean back = booked.event().kind() == EventKind.BACK;
-      parts.put(
-          id,
-          new Part(
-              refs.get(id),
-              back,
-              0,
-              0,
-              booked.event().quantity(),
-              back ? booked.value() : booked.event().value(),
-              charges.getOrDefault(id, List.of()),
-              made.get(id)));
-    }
-    return parts;
-  }
-
-  /** Of what arrivals were made, those that were. */
-  private Map<Long, Made> made(List<Long> events) {
-    Map<Long, Made> made = new HashMap<>();
-    sql.sql(
-            """
-            select r.event_id, m.charges, i.name, i.*, e.quantity, e.booked
-            from made_of r join making m on m.paper_id = r.paper_id
-            join made_of c on c.paper_id = r.paper_id and c.weight is null
-            join cost_event e on e.id = c.event_id join item i on i.id = e.item_id
-            where r.event_id in (:events) and r.weight is not null
-            order by r.event_id, e.line, e.part
-            """)
-        .param("events", events)
-        .query(
-            row -> {
-              long work = row.getLong("charges");
-              made.computeIfAbsent(row.getLong("event_id"), e -> new Made(new ArrayList<>(), work))
-                  .components
-                  .add(
-                      new Component(
-                          row.getString("name"),
-                          UnitColumns.units(row),
-                          row.getLong("quantity"),
-                          -row.getLong("booked")));
-            });
-    return made;
   }
 
   private List<Booking> bookings(long event) {

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Repository;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.store.ledger.CentreStore;
 import zinctally.store.sql.NewRow;
 
@@ -35,7 +36,7 @@ public class DraftStore {
 
   /** A new draft; the usual cost centre of who begins it stands in its head. */
   public long begin(Draft draft, String login) {
-    boolean borne = draft.kind().is(PaperKind.Trait.BORNE) && draft.field(Draft.CENTRE).isEmpty();
+    boolean borne = draft.kind().is(Trait.BORNE) && draft.field(Draft.CENTRE).isEmpty();
     Optional<String> usual = borne ? centres.ofPerson(login) : Optional.empty();
     return begin(usual.map(c -> draft.with(Draft.CENTRE, c)).orElse(draft), 0, 0, login);
   }

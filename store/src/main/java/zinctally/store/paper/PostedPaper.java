@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.Trait;
 
 /** A posted paper, as it is shown. Amounts are minor units, quantities millionths. */
 public record PostedPaper(
@@ -67,10 +68,10 @@ public record PostedPaper(
 
   /** Whether goods of a line came to the place it names; else they went from there. */
   public boolean comesTo(Line line) {
-    if (kind.is(PaperKind.Trait.ACROSS)) return true;
+    if (kind.is(Trait.ACROSS)) return true;
     return kind.side().isEmpty()
         ? line.measure().micros() > 0
-        : kind.isWith(Party.Kind.CUSTOMER) && kind.is(PaperKind.Trait.VALUED);
+        : kind.isWith(Party.Kind.CUSTOMER) && kind.is(Trait.VALUED);
   }
 
   /**
@@ -138,7 +139,7 @@ public record PostedPaper(
 
   /** How a counter sale is paid at once: bookings whose memo says with what. */
   public List<Booking> payments() {
-    if (!kind.is(PaperKind.Trait.COUNTER)) return List.of();
+    if (!kind.is(Trait.COUNTER)) return List.of();
     return entries.stream()
         .filter(e -> !e.reverses() && e.version() == version)
         .flatMap(e -> e.lines().stream())

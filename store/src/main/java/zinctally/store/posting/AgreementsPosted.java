@@ -3,7 +3,7 @@ package zinctally.store.posting;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.consign.Agreement;
 
 /** What is kept of agreements, to say what is owed for consigned goods. */

@@ -10,7 +10,7 @@ import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Draft;
-import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.store.Retrying;
 import zinctally.store.book.BookCatalogue;
 
@@ -70,7 +70,7 @@ class Holding {
 
   /** Whom a paper asks something about: their number on another paper, what they may owe. */
   private void party(Draft draft) {
-    if (!draft.kind().is(PaperKind.Trait.ASKS_OF_PARTY) || draft.party().isEmpty()) return;
+    if (!draft.kind().is(Trait.ASKS_OF_PARTY) || draft.party().isEmpty()) return;
     sql.sql(
             "select w.id from party p join party w on w.id = coalesce(p.merged_into, p.id)"
                 + " where p.kind = ? and p.name = ?"

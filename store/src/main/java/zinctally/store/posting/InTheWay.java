@@ -7,7 +7,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Fault;
-import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.plan.Plan;
 
 /** What keeps a posted paper from being amended or voided, by name. */
@@ -29,11 +29,11 @@ class InTheWay {
   List<Fault> ofAmending(PaperRows.Posted paper, Plan next, Catalogue.Rules rules) {
     if (paper.isVoid())
       return List.of(Fault.whole(paper.number() + " is void; write a new paper instead."));
-    if (paper.kind().is(PaperKind.Trait.CHANGES_ITEMS))
+    if (paper.kind().is(Trait.CHANGES_ITEMS))
       return List.of(
           Fault.whole(
               "Tracking has begun with this; put quantities right with an adjustment, dated then."));
-    if (paper.kind().is(PaperKind.Trait.STAYS)) return List.of(STAYS);
+    if (paper.kind().is(Trait.STAYS)) return List.of(STAYS);
     if (paper.date().isBefore(rules.firstOpenDay()))
       return List.of(
           Fault.whole(
@@ -49,7 +49,7 @@ class InTheWay {
   List<Fault> ofVoiding(PaperRows.Posted paper, LocalDate on, Catalogue.Rules rules) {
     List<Fault> faults = new ArrayList<>();
     if (paper.isVoid()) faults.add(Fault.whole(paper.number() + " is void already."));
-    else if (paper.kind().is(PaperKind.Trait.STAYS)) faults.add(STAYS);
+    else if (paper.kind().is(Trait.STAYS)) faults.add(STAYS);
     else if (on.isBefore(paper.date()))
       faults.add(
           new Fault(

@@ -7,8 +7,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.order.Ordered;
 import zinctally.store.Refused;
 

@@ -5,7 +5,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.make.Batch;
 import zinctally.core.papers.make.Recipe;
 import zinctally.store.Refused;

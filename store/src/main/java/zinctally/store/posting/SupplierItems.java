@@ -4,7 +4,7 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Trait;
 
 /** Keeps what each supplier asked last for each of our items. */
 @Component

@@ -3,7 +3,7 @@ package zinctally.store.posting;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.tax.TaxReturn;
 
 /** Keeps of which days a return is and which tax it declares; no other posting runs beside it. */

@@ -13,7 +13,7 @@ import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
 import zinctally.core.ledger.Role;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.tax.TaxDue;
 import zinctally.core.papers.tax.Taxed;
 import zinctally.core.proof.Proof;

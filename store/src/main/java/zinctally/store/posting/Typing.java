@@ -6,8 +6,8 @@ import java.util.TreeSet;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.DraftReader;
-import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.opening.OpeningStockReader;
 import zinctally.core.papers.opening.Sheet;
 import zinctally.store.book.BookCatalogue;
@@ -21,14 +21,14 @@ final class Typing {
     return Figures.in(
         draft.form(),
         () ->
-            draft.kind().is(PaperKind.Trait.SHEET)
+            draft.kind().is(Trait.SHEET)
                 ? new OpeningStockReader(book, book::newItem).read(draft)
                 : new DraftReader(book).read(draft));
   }
 
   /** Fetches the items a draft names, and says which they are. */
   static Set<Long> named(Draft draft, BookCatalogue book) {
-    boolean sheet = draft.kind().is(PaperKind.Trait.SHEET);
+    boolean sheet = draft.kind().is(Trait.SHEET);
     int code = sheet ? List.of(draft.field("columns").split(",", -1)).indexOf("code") : 0;
     if (code < 0) return Set.of();
     String column = sheet ? Sheet.cell(code) : "item";

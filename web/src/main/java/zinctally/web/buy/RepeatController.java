@@ -14,8 +14,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Repetition;
+import zinctally.core.papers.Trait;
 import zinctally.store.buy.RepeatStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
@@ -43,8 +43,7 @@ class RepeatController {
 
   private PostedPaper paper(long id, Principal who) {
     PostedPaper paper = papers.find(id).orElseThrow(() -> new NotThere("paper " + id));
-    if (!paper.kind().is(PaperKind.Trait.REPEATS))
-      throw new NotThere("a repetition of " + paper.number());
+    if (!paper.kind().is(Trait.REPEATS)) throw new NotThere("a repetition of " + paper.number());
     May.must(May.write(who, paper.kind()));
     return paper;
   }

@@ -21,6 +21,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.ledger.Account;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.Trait;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.book.SetUp;
@@ -107,7 +108,7 @@ class SupplierController {
     model.addAttribute(
         "toBill",
         offers.offers(PaperKind.BILL, id).stream()
-            .filter(o -> !o.kind().is(PaperKind.Trait.ORDERS))
+            .filter(o -> !o.kind().is(Trait.ORDERS))
             .toList());
     model.addAttribute("credits", offers.offers(PaperKind.SUPPLIER_CREDIT, id));
     model.addAttribute(

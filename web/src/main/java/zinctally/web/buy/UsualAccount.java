@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Draft;
-import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Trait;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.buy.SupplierStore;
 import zinctally.web.paper.Filling;

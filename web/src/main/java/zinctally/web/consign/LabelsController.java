@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.thymeleaf.context.Context;
 import zinctally.core.number.Quantity;
-import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.store.book.ListPrices;
 import zinctally.store.consign.ConsignStore;
 import zinctally.store.paper.PaperStore;
@@ -63,7 +63,7 @@ class LabelsController {
     PostedPaper paper =
         papers
             .find(id)
-            .filter(p -> p.kind().is(PaperKind.Trait.LABELLED) && !p.isVoid())
+            .filter(p -> p.kind().is(Trait.LABELLED) && !p.isVoid())
             .orElseThrow(() -> new NotThere("labels of paper " + id));
     List<ConsignStore.Label> alike = consigned.labels(id);
     List<Long> items = alike.stream().map(ConsignStore.Label::item).distinct().toList();

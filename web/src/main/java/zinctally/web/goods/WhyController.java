@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.core.cost.Method;
 import zinctally.core.number.Quantity;
 import zinctally.core.units.Units;
+import zinctally.store.goods.Arrivals;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.goods.ItemCard;
 import zinctally.store.goods.ItemStore;
@@ -93,9 +94,9 @@ class WhyController {
                       + ": "
                       + each(line.poolValue(), line.poolQuantity())
                       + " on average.")));
-      for (WhyStore.Part part : line.recent())
+      for (Arrivals.Part part : line.recent())
         sentences.add(arrival("Into that average came ", part, units, false));
-    } else for (WhyStore.Part part : line.parts()) sentences.add(arrival("", part, units, true));
+    } else for (Arrivals.Part part : line.parts()) sentences.add(arrival("", part, units, true));
     boolean first = true;
     for (WhyStore.Booking booking : line.bookings()) {
       sentences.add(
@@ -122,7 +123,7 @@ class WhyController {
     return quantity == 0 ? "none" : say.each(value, quantity) + " each";
   }
 
-  private List<Piece> arrival(String begin, WhyStore.Part part, Units units, boolean taken) {
+  private List<Piece> arrival(String begin, Arrivals.Part part, Units units, boolean taken) {
     List<Piece> pieces = new ArrayList<>();
     String quantity = units.say(new Quantity(part.quantity()));
     if (part.paper() == null) {
@@ -155,7 +156,7 @@ class WhyController {
                     ? " at the cost at which they left, "
                     : part.made() == null ? " at the price of " : " made at ")
                 + say.money(part.price())));
-    for (WhyStore.Charge charge : part.charges()) {
+    for (Arrivals.Charge charge : part.charges()) {
       pieces.add(Piece.of(", " + say.change(charge.amount()) + " by "));
       pieces.add(Piece.of(charge.paper()));
     }
@@ -165,9 +166,9 @@ class WhyController {
   }
 
   /** What it was made of, and the page that says why that cost so much. */
-  private void made(WhyStore.Part part, WhyStore.Made made, List<Piece> pieces) {
+  private void made(Arrivals.Part part, Arrivals.Made made, List<Piece> pieces) {
     List<String> of = new ArrayList<>();
-    for (WhyStore.Component c : made.components())
+    for (Arrivals.Component c : made.components())
       of.add(
           c.units().say(new Quantity(c.quantity()))
               + " "
@@ -186,10 +187,10 @@ class WhyController {
     ItemCard card = items.find(id).orElseThrow(() -> new NotThere("item " + id));
     StockStore.Stock stock = stocks.stock(id);
     List<List<Piece>> sentences = new ArrayList<>();
-    for (WhyStore.Part part : why.onHand(id))
+    for (Arrivals.Part part : why.onHand(id))
       sentences.add(arrival("", part, card.units(), part.paper() != null));
     if (card.method() == Method.AVERAGE)
-      for (WhyStore.Part part : why.latestArrivals(id))
+      for (Arrivals.Part part : why.latestArrivals(id))
         sentences.add(arrival("Into that average came ", part, card.units(), false));
     model.addAttribute("card", card);
     model.addAttribute("onHand", card.units().say(new Quantity(stock.onHand())));

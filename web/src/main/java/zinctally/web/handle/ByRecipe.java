@@ -5,8 +5,7 @@ import org.springframework.stereotype.Component;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
-import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.make.Batch;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.make.KnownRecipe;
@@ -24,7 +23,7 @@ class ByRecipe implements Filling {
 
   @Override
   public Optional<Offered> offered(Draft draft, BookCatalogue book) {
-    boolean makes = draft.kind().is(Trait.MAKES) || draft.kind() == PaperKind.WORK_ORDER;
+    boolean makes = draft.kind().is(Trait.MAKES) || draft.kind().isToMake();
     if (!makes || !draft.typedRows().isEmpty()) return Optional.empty();
     Optional<Item> item = book.item(draft.field("item"));
     if (item.isEmpty()) return Optional.empty();

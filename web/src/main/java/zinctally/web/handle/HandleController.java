@@ -24,7 +24,7 @@ import zinctally.core.number.Figures;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
+import zinctally.core.papers.Trait;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.book.SetUp;

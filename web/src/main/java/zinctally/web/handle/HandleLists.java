@@ -11,6 +11,7 @@ import org.springframework.core.annotation.Order;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.count.CountListings;
 import zinctally.store.count.CountListings.By;
+import zinctally.store.listing.AwayListings;
 import zinctally.store.listing.HandleListings;
 import zinctally.store.listing.OrderListings;
 import zinctally.store.make.RecipeListings;
@@ -83,14 +84,14 @@ class HandleLists {
                 "Repairs",
                 ListPage.at("/handle/repairs", "Out for repair")
                     .known("mend fix broken service repairer bench overdue")
-                    .lists(a -> HandleListings.outForRepair())
+                    .lists(a -> AwayListings.outForRepair())
                     .begins(PaperKind.REPAIR_OUT),
                 ListPage.at("/handle/mended", "Back from repair")
                     .known("mended fixed scrap charge")
                     .lists(a -> HandleListings.mended()),
                 ListPage.at("/handle/customers-goods", "Customers' goods")
                     .known("customer's own repair workshop taken in")
-                    .lists(a -> HandleListings.toGiveBack())
+                    .lists(a -> AwayListings.toGiveBack())
                     .begins(PaperKind.TAKEN_IN, PaperKind.GIVEN_BACK),
                 ListPage.at("/handle/taken-in", "Taken in and given back")
                     .known("customer's own repair history")
@@ -102,7 +103,7 @@ class HandleLists {
                     .lists(a -> HandleListings.transfers()),
                 ListPage.at("/handle/on-the-way", "On the way")
                     .known("transit sent not received between places")
-                    .lists(a -> HandleListings.onTheWay()),
+                    .lists(a -> AwayListings.onTheWay()),
                 ListPage.at("/handle/arrivals", "Arrivals")
                     .known("transfer received came lost")
                     .lists(a -> HandleListings.arrivals()),

@@ -8,9 +8,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -44,8 +42,8 @@ public class ListingPage {
   /** In the model of a page that shows a list: its rows as they came, for who draws them. */
   public static final String ROWS = "rowsOfPage";
 
-  private static final Set<String> OWN =
-      Set.of("after", "as", TURN, ListChoices.KEEP, ListChoices.SHOWN);
+  /** What an address says of a page alone, and not of its list. */
+  static final Set<String> OWN = Set.of("after", "as", TURN, ListChoices.KEEP, ListChoices.SHOWN);
 
   /** Milliseconds a file is waited for before a page says how many are before it. */
   private static final long PATIENCE = 10_000;
@@ -56,6 +54,7 @@ public class ListingPage {
   private final ListingStore store;
   private final ListChoices choices;
   private final Cells cells;
+  private final ListViews views;
   private final ListingFiles files;
   private final Turns turns;
   private final Say say;
@@ -68,6 +67,7 @@ public class ListingPage {
       ListingStore store,
       ListChoices choices,
       Cells cells,
+      ListViews views,
       ListingFiles files,
       Turns turns,
       Say say,
@@ -81,59 +81,11 @@ public class ListingPage {
     this.store = store;
     this.choices = choices;
     this.cells = cells;
+    this.views = views;
     this.files = files;
     this.turns = turns;
     this.say = say;
     this.clock = clock;
-  }
-
-  /**
-   * A heading, where clicking it leads (null for nowhere), how it is sorted now (none, ascending or
-   * descending), and the boxes that narrow its column.
-   */
-  record Head(
-      String words,
-      @Nullable String href,
-      boolean figure,
-      String sorted,
-      List<Narrowing.Box> boxes) {}
-
-  /**
-   * All the template needs.
-   *
-   * @param kept what else the address asks, and goes on asking
-   * @param narrowed whether something is asked of single columns
-   * @param next where the list goes on; null at its end
-   */
-  record View(
-      String name,
-      String path,
-      String filter,
-      String sort,
-      Map<String, String> kept,
-      boolean narrowed,
-      List<Head> heads,
-      List<ListChoices.Column> columns,
-      List<Cells.Row> rows,
-      Cells.@Nullable Foot foot,
-      @Nullable String next,
-      String empty,
-      List<ListPage.Link> exports) {
-    /** All that is asked, so that what is done with the list is done with what it shows. */
-    public Map<String, String> asked() {
-      Map<String, String> asked = new LinkedHashMap<>(kept);
-      asked.put("filter", filter);
-      heads.stream()
-          .flatMap(h -> h.boxes().stream())
-          .filter(b -> !b.typed().isEmpty())
-          .forEach(b -> asked.put(b.name(), b.typed()));
-      return asked;
-    }
-
-    /** Whether everything is shown, whatever there is. */
-    public boolean unfiltered() {
-      return filter.isEmpty() && !narrowed;
-    }
   }
 
   /**
@@ -208,7 +160,7 @@ public class ListingPage {
           response);
     Page page = store.page(listing, ask);
     model.addAttribute(ROWS, page.rows());
-    model.addAttribute("list", view(whole, listing, page, ask, narrowing, request));
+    model.addAttribute("list", views.of(whole, listing, page, ask, narrowing, request));
     if (request.getHeader("HX-Request") == null) return template;
     if (!ask.after().isEmpty()) return "listing/table :: rows";
     model.addAttribute("partly", true);
@@ -281,55 +233,8 @@ public class ListingPage {
         model.getAttribute("heading") instanceof String heading ? heading : listing.name(), facts);
   }
 
-  private View view(
-      Listing whole,
-      Listing listing,
-      Page page,
-      Ask ask,
-      Narrowing narrowing,
-      HttpServletRequest request) {
-    Address here = Address.of(request, OWN);
-    String sort = ask.sort().isEmpty() ? listing.sort() : ask.sort();
-    List<Head> heads =
-        listing.shown().stream().map(c -> head(c, sort, here, narrowing.boxes(c))).toList();
-    Map<String, String> kept = new LinkedHashMap<>(here.asked());
-    kept.keySet().removeIf(k -> k.equals("filter") || k.equals("sort") || k.startsWith("in."));
-    return new View(
-        listing.name(),
-        here.path(),
-        ask.filter(),
-        text(request, "sort"),
-        kept,
-        narrowing.any(),
-        heads,
-        ListChoices.columns(whole, listing),
-        page.rows().stream().flatMap(row -> cells.rows(listing, ask.sort(), row).stream()).toList(),
-        ask.after().isEmpty() ? cells.foot(listing, store.totals(listing, ask, page)) : null,
-        // however the person sorts it meanwhile elsewhere, this list goes on as it began
-        page.next() == null ? null : here.with("sort", sort).with("after", page.next()).toString(),
-        listing.empty(),
-        Download.FORMS.stream()
-            .map(f -> new ListPage.Link(f.toUpperCase(Locale.ROOT), here.with("as", f).toString()))
-            .toList());
-  }
-
-  private static Head head(
-      Listing.Column column, String sort, Address here, List<Narrowing.Box> boxes) {
-    boolean up = sort.equals(column.key());
-    boolean down = sort.equals("-" + column.key());
-    return new Head(
-        column.heading(),
-        column.drawn()
-            ? null
-            : here.with("sort", up ? "-" + column.key() : column.key())
-                .with(ListChoices.KEEP, "sort")
-                .toString(),
-        column.type().figure(),
-        up ? "ascending" : down ? "descending" : "none",
-        boxes);
-  }
-
-  private static String text(HttpServletRequest request, String name) {
+  /** What an address says, no longer than anybody types. */
+  static String text(HttpServletRequest request, String name) {
     String value = request.getParameter(name);
     if (value == null) return "";
     return value.length() > LONGEST ? value.substring(0, LONGEST) : value;

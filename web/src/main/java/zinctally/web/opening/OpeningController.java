@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Figures;
-import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.opening.Sheet;
 import zinctally.store.book.BookStore;
 import zinctally.store.goods.GroupStore;
@@ -65,8 +65,7 @@ class OpeningController {
         "target", stock.stream().mapToLong(l -> l.target() == null ? 0 : l.target()).sum());
     model.addAttribute("explained", stock.stream().mapToLong(OpeningStore.Line::explained).sum());
     model.addAttribute(
-        "drafts",
-        drafts.open(50).stream().filter(d -> d.draft().kind().is(PaperKind.Trait.OPENS)).toList());
+        "drafts", drafts.open(50).stream().filter(d -> d.draft().kind().is(Trait.OPENS)).toList());
     return "opening/opening";
   }
 

@@ -17,7 +17,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Form;
 import zinctally.core.papers.Draft;
-import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.opening.Sheet;
 import zinctally.store.Refused;
 import zinctally.store.paper.DraftStore;
@@ -51,7 +51,7 @@ class SheetController {
     SavedDraft sheet =
         drafts
             .find(id)
-            .filter(d -> d.draft().kind().is(PaperKind.Trait.SHEET))
+            .filter(d -> d.draft().kind().is(Trait.SHEET))
             .orElseThrow(() -> new NotThere("sheet " + id));
     Figures.use(sheet.draft().form());
     return sheet;

@@ -19,6 +19,7 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.Trait;
 import zinctally.store.Refused;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.SavedDraft;
@@ -109,7 +110,7 @@ public class DraftController {
     SavedDraft saved = draft(id);
     if (saved.posted()) return "redirect:/papers/" + saved.paper();
     PaperKind kind = saved.draft().kind();
-    if (kind.is(PaperKind.Trait.SHEET)) return "redirect:/opening/stock/" + id;
+    if (kind.is(Trait.SHEET)) return "redirect:/opening/stock/" + id;
     model.addAttribute("mayPost", May.write(who, saved));
     model.addAttribute("mayShare", May.setUp(who) && kind.isWith(Party.Kind.CUSTOMER));
     model.addAttribute("window", Windows.of(request));
@@ -118,8 +119,7 @@ public class DraftController {
     Part part = Part.with(saved.draft(), at);
     model.addAttribute("part", part);
     model.addAttribute("rows", rows(saved.draft(), part));
-    if (kind.is(PaperKind.Trait.COUNTER) && saved.amends() == 0)
-      counter.show(saved, who.getName(), model);
+    if (kind.is(Trait.COUNTER) && saved.amends() == 0) counter.show(saved, who.getName(), model);
     proofs.show(saved, saved.draft(), who.getName(), model);
     return "paper/edit";
   }
@@ -178,7 +178,7 @@ public class DraftController {
       SavedDraft.Seen seen =
           new SavedDraft.Seen(kept.get().revision(), Windows.seen(request).window());
       long paper = posting.post(id, seen, who.getName());
-      if (saved.draft().kind().is(PaperKind.Trait.MENDS)) checks.soon("recosting");
+      if (saved.draft().kind().is(Trait.MENDS)) checks.soon("recosting");
       return "redirect:/papers/" + paper + "?posted";
     } catch (Refused refused) {
       model.addAttribute("refused", refused.faults());
@@ -239,7 +239,7 @@ public class DraftController {
   String discard(
       @PathVariable long id, HttpServletRequest request, Principal who, RedirectAttributes after) {
     SavedDraft saved = writable(id, who);
-    boolean sale = saved.draft().kind().is(PaperKind.Trait.COUNTER) && saved.amends() == 0;
+    boolean sale = saved.draft().kind().is(Trait.COUNTER) && saved.amends() == 0;
     if (drafts.discard(id, Windows.seen(request)))
       after.addFlashAttribute("told", "The draft is thrown away.");
     else after.addFlashAttribute("wrong", "It stays: it was changed or posted in another window.");

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.tax.TaxDays;
 import zinctally.store.book.BookStore;
 import zinctally.store.posting.Posting;
@@ -40,7 +41,7 @@ public class Heads {
     places.plain().stream().findFirst().ifPresent(p -> fields.put("place", p));
     setup.moneyAccounts().stream().findFirst().ifPresent(m -> fields.put("money", m));
     fields.put("prices", books.book().pricesIncludeTax() ? "included" : "excluded");
-    if (kind.is(PaperKind.Trait.DECLARES)) fields.putAll(declares(returns.next(posting.today())));
+    if (kind.is(Trait.DECLARES)) fields.putAll(declares(returns.next(posting.today())));
     return fields;
   }
 

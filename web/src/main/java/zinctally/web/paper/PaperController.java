@@ -1,29 +1,18 @@
 package zinctally.web.paper;
 
-import java.io.IOException;
 import java.security.Principal;
-import java.time.Clock;
-import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
-import zinctally.core.papers.flow.Awaited;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.flow.Next;
 import zinctally.store.Refused;
@@ -31,7 +20,6 @@ import zinctally.store.book.BookStore;
 import zinctally.store.book.Catalogues;
 import zinctally.store.buy.OrderStore;
 import zinctally.store.paper.ChainStore;
-import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.paper.PostedPaper;
@@ -43,18 +31,14 @@ import zinctally.web.shell.ByKind;
 import zinctally.web.shell.May;
 import zinctally.web.shell.NotThere;
 
-/** A posted paper: shown, printed, written again as a new draft. */
+/** A posted paper: shown, and an order ended or approved. */
 @Controller
 class PaperController {
   private final PaperStore papers;
   private final PaperText texts;
-  private final DraftStore drafts;
   private final Catalogues catalogues;
-  private final Clock clock;
-  private final PaperPdf pdfs;
-  private final AccountPdf accounts;
+  private final StillWaits waits;
   private final SettledStore settled;
-  private final UblInvoice ubl;
   private final OrderStore orders;
   private final List<Followed> followed;
   private final Ordering ordering;
@@ -66,13 +50,9 @@ class PaperController {
   PaperController(
       PaperStore papers,
       PaperText texts,
-      DraftStore drafts,
       Catalogues catalogues,
-      Clock clock,
-      PaperPdf pdfs,
-      AccountPdf accounts,
+      StillWaits waits,
       SettledStore settled,
-      UblInvoice ubl,
       OrderStore orders,
       List<Followed> followed,
       Ordering ordering,
@@ -85,13 +65,9 @@ class PaperController {
     this.forms = forms;
     this.papers = papers;
     this.texts = texts;
-    this.drafts = drafts;
     this.catalogues = catalogues;
-    this.clock = clock;
-    this.pdfs = pdfs;
-    this.accounts = accounts;
+    this.waits = waits;
     this.settled = settled;
-    this.ubl = ubl;
     this.orders = orders;
     this.followed = followed;
     this.ordering = ordering;
@@ -127,9 +103,9 @@ class PaperController {
     boolean recipe = paper.kind().is(Trait.RECIPES);
     model.addAttribute("recipe", recipe);
     model.addAttribute("adds", recipe || paper.kind().is(Trait.MAKES));
-    Set<Awaits> awaits = awaits(paper);
+    Set<Awaits> awaits = waits.of(paper);
     model.addAttribute("goesBack", Next.goesBack(paper.kind(), awaits));
-    model.addAttribute("toMake", paper.kind().is(Trait.ORDERS) && paper.kind().side().isEmpty());
+    model.addAttribute("toMake", paper.kind().isToMake());
     model.addAttribute("onTheWay", awaits.contains(Awaits.ON_THE_WAY));
     model.addAttribute("mayReturn", back(paper, awaits, who).isPresent());
     if (paper.kind().is(Trait.SELLS)) model.addAttribute("earned", papers.earned(id));
@@ -167,15 +143,6 @@ class PaperController {
     return paper.kind().is(Trait.ANEW)
         && !paper.isVoid()
         && !catalogues.open().traded(paper.number()).isEmpty();
-  }
-
-  /** What its lines still wait for; nothing once it is void. */
-  private Set<Awaits> awaits(PostedPaper paper) {
-    return catalogues.open().awaited(paper.number()).stream()
-        .filter(a -> a.openQuantity() > 0 && a.number().equals(paper.number()))
-        .filter(a -> a.order().open())
-        .map(Awaited::what)
-        .collect(Collectors.toSet());
   }
 
   private List<Next> goesOn(PostedPaper paper, Set<Awaits> awaits, Principal who) {
@@ -221,92 +188,9 @@ class PaperController {
     return "redirect:/papers/" + id;
   }
 
-  private static Optional<PaperKind> back(PostedPaper paper, Set<Awaits> awaits, Principal who) {
+  /** What brings back what it moved, if somebody may write that. */
+  static Optional<PaperKind> back(PostedPaper paper, Set<Awaits> awaits, Principal who) {
     if (paper.isVoid()) return Optional.empty();
     return Next.back(paper.kind(), awaits).filter(k -> May.write(who, k));
-  }
-
-  /** A return of all that can still go back; lines that stay are taken out of the draft. */
-  @ByKind
-  @PostMapping("/papers/{id}/return")
-  String giveBack(@PathVariable long id, Principal who) {
-    PostedPaper paper = paper(id);
-    Optional<PaperKind> back = back(paper, awaits(paper), who);
-    May.must(back.isPresent());
-    PaperKind kind = back.get();
-    List<Map<String, String>> rows =
-        Returnable.of(paper.number(), catalogues.open().traded(paper.number()));
-    Map<String, String> fields = new HashMap<>();
-    fields.put("date", LocalDate.now(clock).toString());
-    kind.side().ifPresent(side -> fields.put(side.field(), paper.partyName()));
-    fields.put("place", paper.place());
-    return "redirect:/drafts/" + drafts.begin(new Draft(kind, fields, rows), who.getName());
-  }
-
-  @ByKind
-  @PostMapping("/papers/{id}/copy")
-  String copy(@PathVariable long id, Principal who) {
-    PostedPaper paper = paper(id);
-    May.must(May.write(who, paper.kind()) && forms.has(paper.kind()));
-    return "redirect:/drafts/"
-        + drafts.begin(
-            TypedDraft.asItStood(texts.read(id, paper.version(), paper.kind()))
-                .without(List.of(Draft.AGREED)),
-            who.getName());
-  }
-
-  /** A journal by hand turned round: the one-step mend for what keeps books apart. */
-  @ByKind
-  @PostMapping("/papers/{id}/reverse")
-  String reverse(@PathVariable long id, Principal who) {
-    PostedPaper paper = paper(id);
-    May.must(paper.kind().is(Trait.BY_HAND) && May.write(who, paper.kind()));
-    Draft old = texts.read(id, paper.version(), paper.kind());
-    List<Map<String, String>> rows =
-        old.rows().stream()
-            .map(
-                row -> {
-                  Map<String, String> turned = new HashMap<>(row);
-                  turned.put("debit", row.getOrDefault("credit", ""));
-                  turned.put("credit", row.getOrDefault("debit", ""));
-                  return turned;
-                })
-            .toList();
-    Map<String, String> fields = new HashMap<>(old.fields());
-    fields.put("override", "Reverses " + paper.number());
-    return "redirect:/drafts/" + drafts.begin(new Draft(paper.kind(), fields, rows), who.getName());
-  }
-
-  /** An invoice as a UBL 2.1 file. */
-  @GetMapping("/papers/{id}/ubl")
-  ResponseEntity<byte[]> ubl(@PathVariable long id) {
-    PostedPaper paper = paper(id);
-    if (!paper.kind().is(Trait.SELLS) || paper.isVoid())
-      throw new NotThere("a UBL file of " + paper.number());
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_XML)
-        .headers(
-            h ->
-                h.setContentDisposition(
-                    ContentDisposition.attachment().filename(paper.number() + ".xml").build()))
-        .body(ubl.of(paper));
-  }
-
-  @GetMapping("/papers/{id}/pdf")
-  ResponseEntity<byte[]> pdf(@PathVariable long id) throws IOException {
-    PostedPaper paper = paper(id);
-    if (!paper.kind().is(Trait.HANDED)) throw new NotThere("a PDF of " + paper.number());
-    if (orders.head(id).filter(order -> !order.approved()).isPresent())
-      throw new NotThere("a PDF of " + paper.number() + " before it is approved");
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_PDF)
-        .headers(
-            h ->
-                h.setContentDisposition(
-                    ContentDisposition.inline().filename(paper.number() + ".pdf").build()))
-        .body(
-            paper.kind().is(Trait.PAYS)
-                ? accounts.payment(paper, settled.settles(id))
-                : pdfs.handed(paper));
   }
 }

@@ -15,7 +15,7 @@ import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.Paper;
-import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.read.Margin;
 import zinctally.core.proof.Proof;
 import zinctally.store.OneMoment;
@@ -161,7 +161,7 @@ class ProofPage {
         .filter(paper -> !paper.carried().isEmpty())
         .ifPresent(paper -> model.addAttribute("gone", places.of(paper, before, book)));
     model.addAttribute("toPay", proof.reading().toPay());
-    if (draft.kind().is(PaperKind.Trait.BILLS) && saved.amends() == 0)
+    if (draft.kind().is(Trait.BILLS) && saved.amends() == 0)
       proof.work().ifPresent(w -> model.addAttribute("effects", effects(w)));
     work(proof, book, model);
     return model;

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import zinctally.core.number.Quantity;
-import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.flow.Traded;
 
 /** Rows of a return: all that can still go back of a paper, a row for each of its lines. */
@@ -34,7 +34,7 @@ final class Returnable {
 
   /** Of goods that moved before their bill or invoice, as many as still wait for it. */
   private static long most(Traded of) {
-    boolean waits = !of.kind().is(PaperKind.Trait.PRICED);
+    boolean waits = !of.kind().is(Trait.PRICED);
     if (!waits) return Long.MAX_VALUE;
     return of.unbilled() == null ? 0 : of.unbilled().openQuantity();
   }

@@ -11,9 +11,9 @@ import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
-import zinctally.core.papers.PaperKind.Trait;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.Trait;
 import zinctally.core.units.Units;
 import zinctally.store.book.BookCatalogue;
 import zinctally.web.shell.Say;
@@ -72,7 +72,7 @@ class RowOffers {
   /** The lots a line would be taken from, those that expire first before others. */
   private String lots(Draft draft, int row, Item item, BookCatalogue book) {
     String typed = draft.cell(row, "quantity");
-    boolean one = typed.isEmpty() && draft.kind().is(PaperKind.Trait.COUNTER);
+    boolean one = typed.isEmpty() && draft.kind().is(Trait.COUNTER);
     return item.units()
         .read(one ? "1" : typed)
         .map(t -> new Picked(book, AskedOfRows.place(draft, row)).lots(item, t.quantity().micros()))

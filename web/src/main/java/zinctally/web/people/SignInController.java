@@ -19,12 +19,12 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import zinctally.core.number.Coin;
-import zinctally.core.papers.read.Days;
 import zinctally.store.book.BookStore;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
 import zinctally.web.prove.Checks;
 import zinctally.web.shell.NewPassword;
+import zinctally.web.shell.Typed;
 
 /** Signing in, and the first visit to an empty book. */
 @Controller
@@ -88,8 +88,11 @@ class SignInController {
     if (!people.nobody()) return "redirect:/";
     if (fromElsewhere(request)) return "people/first";
     Map<String, String> faults = new LinkedHashMap<>();
-    if (first.book().isBlank()) faults.put("book", "What is the business called?");
-    if (first.name().isBlank()) faults.put("name", "Your name, as it should stand beside papers.");
+    Typed typed =
+        new Typed(
+            Map.of("book", first.book(), "name", first.name(), "cutOver", first.cutOver()), faults);
+    typed.needed("book", 120, "What is the business called?");
+    typed.needed("name", 120, "Your name, as it should stand beside papers.");
     if (!first.login().matches("[A-Za-z0-9._-]{2,60}"))
       faults.put("login", "Two to sixty letters, digits, dots or dashes.");
     NewPassword.fault(first.password(), first.login(), first.name())
@@ -97,15 +100,14 @@ class SignInController {
     Optional<Coin> coin = coin(first.currency());
     if (coin.isEmpty())
       faults.put("currency", "Three letters of ISO 4217, such as EUR, GBP or JPY.");
-    LocalDate today = LocalDate.now(clock);
-    Optional<LocalDate> cutOver = Days.read(first.cutOver(), today, today);
-    if (cutOver.isEmpty()) faults.put("cutOver", "A date such as 2026-01-01.");
+    Optional<LocalDate> cutOver = typed.day("cutOver", true, LocalDate.now(clock));
     if (!faults.isEmpty()) {
       model.addAttribute("first", first);
       model.addAttribute("faults", faults);
       return "people/first";
     }
-    if (!books.begin(first.book().strip(), coin.orElseThrow(), cutOver.get(), () -> owner(first)))
+    if (!books.begin(
+        first.book().strip(), coin.orElseThrow(), cutOver.orElseThrow(), () -> owner(first)))
       return "redirect:/sign-in";
     checks.soon("start");
     return "redirect:/sign-in?made";

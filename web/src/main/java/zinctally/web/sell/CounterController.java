@@ -17,6 +17,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.store.Refused;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperStore;
@@ -94,7 +95,7 @@ class CounterController {
     SavedDraft sale =
         drafts
             .find(id)
-            .filter(d -> d.draft().kind().is(PaperKind.Trait.COUNTER) && d.amends() == 0)
+            .filter(d -> d.draft().kind().is(Trait.COUNTER) && d.amends() == 0)
             .orElseThrow(() -> new NotThere("sale " + id));
     Figures.use(sale.draft().form());
     return sale;
@@ -163,7 +164,7 @@ class CounterController {
   ResponseEntity<String> receipt(@PathVariable long id) {
     return papers
         .find(id)
-        .filter(p -> p.kind().is(PaperKind.Trait.COUNTER))
+        .filter(p -> p.kind().is(Trait.COUNTER))
         .map(
             p ->
                 ResponseEntity.ok()

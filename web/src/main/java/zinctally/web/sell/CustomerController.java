@@ -26,6 +26,7 @@ import zinctally.core.number.Coin;
 import zinctally.core.number.Figures;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.Trait;
 import zinctally.store.book.BookStore;
 import zinctally.store.book.SetUp;
 import zinctally.store.buy.OfferStore;
@@ -118,7 +119,7 @@ class CustomerController {
     model.addAttribute(
         "toInvoice",
         offers.offers(PaperKind.INVOICE, id).stream()
-            .filter(o -> !o.kind().is(PaperKind.Trait.ORDERS))
+            .filter(o -> !o.kind().is(Trait.ORDERS))
             .toList());
     model.addAttribute(
         "listName",

@@ -16,14 +16,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
+import zinctally.core.number.Quantity;
 import zinctally.core.papers.read.Days;
 import zinctally.core.price.PriceChange;
-import zinctally.core.units.Units;
 import zinctally.store.book.Catalogues;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.sell.PriceChanges;
 import zinctally.store.sell.PriceStore;
 import zinctally.web.shell.SetsUp;
+import zinctally.web.shell.Typed;
 
 /** Prices by list, quantity and date; one is set, or many are changed after a look at them. */
 @Controller
@@ -75,22 +76,22 @@ class PriceController {
     Optional<Item> found = catalogues.open().item(item);
     if (found.isEmpty()) return "No item has the code or name \"" + item + "\".";
     if (prices.lists().stream().noneMatch(l -> l.id() == list)) return "Which price list?";
-    Optional<Units.Typed> many =
-        least.isBlank() ? Optional.empty() : found.get().units().read(least);
-    if (!least.isBlank() && many.isEmpty())
-      return "\"" + least + "\" is not a quantity of " + found.get().name() + ".";
-    Optional<BigDecimal> each = price.isBlank() ? Optional.empty() : Figures.read(price);
-    if (!price.isBlank() && each.filter(e -> e.signum() >= 0 && e.scale() <= 6).isEmpty())
-      return "\"" + price + "\" is not a price; write it like 12.50.";
-    LocalDate today = LocalDate.now(clock);
-    Optional<LocalDate> day = from.isBlank() ? Optional.empty() : Days.read(from, today, today);
-    if (!from.isBlank() && day.isEmpty())
-      return "\"" + from + "\" is not a date; write it as 2026-03-09.";
+    Map<String, String> faults = new LinkedHashMap<>();
+    Typed typed = new Typed(Map.of("from", from, "least", least, "price", price), faults);
+    Quantity many = typed.quantity("least", found.get().units());
+    Optional<BigDecimal> each =
+        typed.number(
+            "price",
+            30,
+            Typed.amount(12, 6),
+            "\"" + price + "\" is not a price; write it like 12.50.");
+    Optional<LocalDate> day = typed.day("from", false, LocalDate.now(clock));
+    if (!faults.isEmpty()) return faults.values().iterator().next();
     prices.set(
         found.get().id(),
         list,
         day.orElse(null),
-        many.map(m -> m.quantity().micros()).orElse(0L),
+        many == null ? 0 : many.micros(),
         each.orElse(null),
         login);
     return null;

@@ -1,5 +1,6 @@
 package zinctally.web.setup;
 
+import java.util.Map;
 import java.util.function.Supplier;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -35,6 +36,11 @@ final class Answer {
   static String wrong(RedirectAttributes after, String page, String says) {
     after.addFlashAttribute("wrong", says);
     return "redirect:/setup" + page;
+  }
+
+  /** Says what is wrong first. */
+  static String wrong(RedirectAttributes after, String page, Map<String, String> faults) {
+    return wrong(after, page, faults.values().iterator().next());
   }
 
   static String kept(

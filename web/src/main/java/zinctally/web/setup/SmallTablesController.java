@@ -3,7 +3,9 @@ package zinctally.web.setup;
 import java.math.BigDecimal;
 import java.security.Principal;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
@@ -15,16 +17,17 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zinctally.core.ledger.Account;
-import zinctally.core.number.Figures;
 import zinctally.store.book.SetUp;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.setup.SetupStore;
 import zinctally.web.shell.SetsUp;
+import zinctally.web.shell.Typed;
 
 /** Tax rates, reasons for adjustments and for returns. */
 @Controller
 class SmallTablesController {
   private static final int LONGEST = 80;
+  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
   private final SetUp setUp;
   private final AccountStore accounts;
   private final SetupStore setup;
@@ -124,15 +127,15 @@ class SmallTablesController {
       @RequestParam(defaultValue = "false") boolean active,
       Principal who,
       RedirectAttributes after) {
-    Optional<BigDecimal> rate = Figures.read(percent.replace("%", ""));
-    if (rate.isEmpty()
-        || rate.get().signum() < 0
-        || rate.get().compareTo(BigDecimal.valueOf(100)) > 0
-        || rate.get().scale() > 4)
-      return Answer.wrong(
-          after, "/tax", "\"" + percent + "\" is not a rate; write percent between 0 and 100.");
-    if (code.isBlank() || code.length() > 20)
-      return Answer.wrong(after, "/tax", "A rate needs a code of at most 20 letters.");
+    Map<String, String> faults = new LinkedHashMap<>();
+    Typed typed = new Typed(Map.of("code", code, "percent", percent), faults);
+    String notRate = "\"" + percent + "\" is not a rate; write percent between 0 and 100.";
+    typed.needed("percent", 20, notRate);
+    Optional<BigDecimal> rate =
+        typed.number(
+            "percent", 20, Typed.amount(3, 4).and(p -> p.compareTo(HUNDRED) <= 0), notRate);
+    String known = typed.needed("code", 20, "A rate needs a code.");
+    if (!faults.isEmpty()) return Answer.wrong(after, "/tax", faults);
     boolean[] done = {true};
     String page =
         kept(
@@ -142,7 +145,7 @@ class SmallTablesController {
             id,
             name,
             setup::taxRates,
-            () -> done[0] = setup.saveTaxRate(id, code.strip(), name.strip(), rate.get(), active));
+            () -> done[0] = setup.saveTaxRate(id, known, name.strip(), rate.orElseThrow(), active));
     if (done[0]) return page;
     return Answer.wrong(
         after, "/tax", "Papers have used this rate; switch it off and make a new one.");

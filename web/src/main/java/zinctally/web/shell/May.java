@@ -6,6 +6,7 @@ import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.Authentication;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
+import zinctally.core.papers.Trait;
 import zinctally.store.paper.SavedDraft;
 import zinctally.store.people.Person;
 
@@ -59,7 +60,7 @@ public final class May {
     return setUp(principal)
         || write(principal, draft.draft().kind())
             && (draft.shared()
-                || draft.draft().kind().is(PaperKind.Trait.COUNTER)
+                || draft.draft().kind().is(Trait.COUNTER)
                 || draft.begunBy().equalsIgnoreCase(principal.getName()));
   }
 }

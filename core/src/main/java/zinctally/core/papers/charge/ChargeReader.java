@@ -14,10 +14,10 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.number.Spread;
-import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.flow.Awaits;
 import zinctally.core.papers.read.Reader;
 import zinctally.core.papers.read.RowReader;
@@ -105,7 +105,7 @@ public final class ChargeReader {
     List<Charge.Bearer> found = new ArrayList<>();
     if (!bill.isEmpty()) {
       in.book.traded(bill).stream()
-          .filter(t -> !t.kind().is(PaperKind.Trait.SELLS))
+          .filter(t -> !t.kind().is(Trait.SELLS))
           .forEach(t -> found.add(new Charge.Bearer(t, null)));
       in.book.awaited(bill).stream()
           .filter(a -> a.what() == Awaits.BILLED_GOODS && a.number().equalsIgnoreCase(bill))

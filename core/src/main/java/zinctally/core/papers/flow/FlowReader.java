@@ -2,15 +2,10 @@ package zinctally.core.papers.flow;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
-import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.consign.Taking;
@@ -42,7 +37,7 @@ public final class FlowReader {
 
   private final AgainstEarlier against;
 
-  private final Map<String, List<Awaited>> papers = new HashMap<>();
+  private final NamedPapers papers;
 
   public FlowReader(Reader in, @Nullable Party who, @Nullable LocalDate date) {
     this.in = in;
@@ -54,6 +49,7 @@ public final class FlowReader {
     this.way = Trading.of(in.draft.kind());
     this.drawing = new Drawing(way);
     this.against = new AgainstEarlier(in, way, who, drawing);
+    this.papers = new NamedPapers(in, way, who, date, drawing);
   }
 
   /**
@@ -65,11 +61,11 @@ public final class FlowReader {
   public Flow asked(
       RowReader row, Item item, @Nullable Place place, long micros, Taking.@Nullable Price price) {
     Long net = price == null ? null : Long.valueOf(price.net());
-    List<Awaited> named = named(row, "order or " + way.moving().word(), item);
+    List<Awaited> named = papers.named(row, "order or " + way.moving().word(), item);
     if (named == null) return Flow.NONE;
     boolean ofMoved = !named.isEmpty() && named.get(0).kind() == way.moving();
-    List<Awaited> waiting = some(named, way.goodsWait(), item);
-    if (!way.buying() && !dated(row, waiting)) return Flow.NONE;
+    List<Awaited> waiting = NamedPapers.some(named, way.goodsWait(), item);
+    if (!way.buying() && !papers.dated(row, waiting)) return Flow.NONE;
     List<Flow.Portion> before = drawing.before(waiting, micros);
     long left = micros - Drawing.quantity(before);
     String wanted = row.cell("of");
@@ -142,9 +138,9 @@ public final class FlowReader {
 
   /** Goods of a receipt or delivery: of papers that asked first, of orders, or of neither. */
   public Flow moved(RowReader row, Item item, @Nullable Place place, long micros) {
-    List<Awaited> named = named(row, "order or " + way.bill(), item);
+    List<Awaited> named = papers.named(row, "order or " + way.bill(), item);
     if (named == null) return Flow.NONE;
-    List<Awaited> waiting = some(named, way.paperWaits(), item);
+    List<Awaited> waiting = NamedPapers.some(named, way.paperWaits(), item);
     List<Flow.Portion> before = drawing.before(waiting, micros);
     long left = micros - Drawing.quantity(before);
     String wanted = row.cell("of");
@@ -195,21 +191,6 @@ public final class FlowReader {
     return given == null ? List.of() : given;
   }
 
-  /** Revenue meets its cost when both goods and invoice have gone: not before the goods went. */
-  private boolean dated(RowReader row, List<Awaited> sent) {
-    Optional<Awaited> later =
-        sent.stream().filter(a -> date != null && date.isBefore(a.date())).findFirst();
-    later.ifPresent(
-        a ->
-            row.fault(
-                "of",
-                a.number()
-                    + " went on "
-                    + a.date()
-                    + "; an invoice for it is of that day or later."));
-    return later.isEmpty();
-  }
-
   private void note(RowReader row, String cell, String says, Object... words) {
     row.note(cell, says.formatted(words));
   }
@@ -222,63 +203,10 @@ public final class FlowReader {
     return item.units().say(new Quantity(micros));
   }
 
-  private static List<Awaited> some(List<Awaited> named, Awaits what, Item item) {
-    return named.stream().filter(a -> a.what() == what && a.item().id() == item.id()).toList();
-  }
-
-  /** What the paper named in the row waits for; none when none is named, null when it is wrong. */
-  private @Nullable List<Awaited> named(RowReader row, String kinds, Item item) {
-    String number = row.cell("of");
-    if (number.isEmpty()) return List.of();
-    List<Awaited> found =
-        papers.computeIfAbsent(
-            number.toUpperCase(java.util.Locale.ROOT), n -> in.book.awaited(number));
-    if (found.isEmpty()) {
-      row.fault(
-          "of",
-          "No "
-              + kinds
-              + " \""
-              + number
-              + "\" that waits for goods or "
-              + (way.buying() ? "a bill" : "an invoice")
-              + " is posted here.");
-      return null;
-    }
-    Awaited first =
-        found.stream()
-            .filter(a -> a.number().equalsIgnoreCase(number))
-            .filter(a -> a.what() != Awaits.CONSIGNED_SOLD)
-            .findFirst()
-            .orElse(found.get(0));
-    if (who != null && first.party() != who.id()) {
-      row.fault("of", number + " is not " + who.name() + "'s.");
-      return null;
-    }
-    boolean goods = in.draft.kind() == way.moving() || !comesLater;
-    boolean order = first.kind().is(PaperKind.Trait.ORDERS);
-    if (order && goods && date != null && date.isBefore(first.date())) {
-      row.fault(
-          "of",
-          "%s is of %s; its goods cannot %s before.".formatted(number, first.date(), way.come()));
-      return null;
-    }
-    if (order && !first.order().open()) {
-      row.fault("of", number + " is not approved yet.");
-      return null;
-    }
-    Set<Awaits> brings = Trading.broughtBy(in.draft.kind());
-    found.stream()
-        .filter(a -> a.item().id() == item.id() && brings.contains(a.what()))
-        .findFirst()
-        .ifPresent(a -> row.beside("awaited", say(item, Math.max(0, drawing.open(a)))));
-    return found;
-  }
-
   /** Of an order's lines; what is over, or not on it, is asked about. */
   private List<Flow.Portion> ordered(
       RowReader row, Item item, long micros, List<Awaited> named, Awaits what, String done) {
-    List<Awaited> lines = some(named, what, item);
+    List<Awaited> lines = NamedPapers.some(named, what, item);
     String number = row.cell("of");
     if (lines.isEmpty()) {
       row.ask("item", item.name() + " is not on " + number + ".");

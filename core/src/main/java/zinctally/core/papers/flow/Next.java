@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 
 /**
  * A paper that can be written from a posted one. Which follows which is known here alone.
@@ -19,7 +20,7 @@ public record Next(PaperKind kind, String words, boolean ahead) {
 
   /** Whether it is written at the counter: an exchange. */
   public boolean overCounter() {
-    return kind.is(PaperKind.Trait.COUNTER);
+    return kind.is(Trait.COUNTER);
   }
 
   /**
@@ -75,9 +76,9 @@ public record Next(PaperKind kind, String words, boolean ahead) {
       next.add(new Next(PaperKind.TRANSFER, "Some come back"));
     }
     if (kind == PaperKind.TAKEN_IN) next.add(new Next(PaperKind.INVOICE, "Invoice the work"));
-    if (open.owing && (kind.is(PaperKind.Trait.BILLS) || kind.is(PaperKind.Trait.SETTLES)))
+    if (open.owing && (kind.is(Trait.BILLS) || kind.is(Trait.SETTLES)))
       next.add(new Next(PaperKind.SUPPLIER_PAYMENT, "Pay"));
-    if (open.owed && kind.is(PaperKind.Trait.SELLS))
+    if (open.owed && kind.is(Trait.SELLS))
       next.add(new Next(PaperKind.CUSTOMER_PAYMENT, "Payment has come"));
     if (open.owing && kind == PaperKind.CUSTOMER_RETURN)
       next.add(new Next(PaperKind.COUNTER_SALE, "Exchange over the counter"));
@@ -93,9 +94,9 @@ public record Next(PaperKind kind, String words, boolean ahead) {
 
   /** The paper that takes goods of one back; empty when none moved with it, or all are settled. */
   public static Optional<PaperKind> back(PaperKind kind, Set<Awaits> awaits) {
-    if (kind.is(PaperKind.Trait.BRINGS_IN)) return Optional.of(PaperKind.SUPPLIER_RETURN);
-    boolean sells = kind.is(PaperKind.Trait.SELLS);
-    boolean sent = kind.is(PaperKind.Trait.SENDS) && awaits.contains(Awaits.SENT_INVOICE);
+    if (kind.is(Trait.BRINGS_IN)) return Optional.of(PaperKind.SUPPLIER_RETURN);
+    boolean sells = kind.is(Trait.SELLS);
+    boolean sent = kind.is(Trait.SENDS) && awaits.contains(Awaits.SENT_INVOICE);
     return sells || sent ? Optional.of(PaperKind.CUSTOMER_RETURN) : Optional.empty();
   }
 }

@@ -7,9 +7,9 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.goods.Item;
 import zinctally.core.ledger.Account;
-import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.flow.Numbered;
 import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.OnAccount;
@@ -92,7 +92,7 @@ final class MakingReader {
     String memo = row.memo();
     if (quantity == null) return null;
     long micros = quantity.quantity().micros();
-    boolean moves = !in.draft.kind().is(PaperKind.Trait.ORDERS);
+    boolean moves = !in.draft.kind().is(Trait.ORDERS);
     if (leaves && moves) row.askPromised(item, place, micros, promisedTo);
     List<Numbered> given = List.of();
     if (row.sound() && item.tracked() && moves)

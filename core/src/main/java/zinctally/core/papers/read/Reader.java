@@ -2,15 +2,12 @@ package zinctally.core.papers.read;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
@@ -22,31 +19,21 @@ import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.Paper;
-import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.Standing;
 import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.Trait;
 import zinctally.core.papers.trade.CounterSale;
 import zinctally.core.papers.trade.Trade;
 
 /** Reads single fields and cells of one draft, and gathers what is wrong. */
-public final class Reader {
+public final class Reader extends Findings {
   private static final int LONGEST_TEXT = 500;
-
   public final Draft draft;
-
   public final Catalogue book;
-
-  private final List<Fault> faults = new ArrayList<>();
-
-  private final List<Fault> notes = new ArrayList<>();
-
-  private final Set<Integer> wrong = new HashSet<>();
-
   public final Map<Integer, Reading.RowFacts> facts = new TreeMap<>();
-
   public Reading.@Nullable Sums toPay;
 
   /** What would be sold, when only how it is paid is not right yet; else null. */
@@ -56,6 +43,7 @@ public final class Reader {
   final Map<List<Long>, Long> leaves = new HashMap<>();
 
   public Reader(Draft draft, Catalogue book) {
+    super(draft);
     this.draft = draft;
     this.book = book;
   }
@@ -77,7 +65,7 @@ public final class Reader {
   public Reading done(Supplier<Paper> paper) {
     Map<Integer, Centre> centres = new Centres(this).read();
     Optional<Paper> read = Optional.empty();
-    if (faults.isEmpty()) {
+    if (sound()) {
       try {
         read = Optional.of(paper.get());
         read.get().total();
@@ -88,58 +76,12 @@ public final class Reader {
     }
     return new Reading(
         read,
-        List.copyOf(faults),
-        List.copyOf(notes),
+        List.copyOf(faults()),
+        List.copyOf(notes()),
         facts,
         toPay,
         Optional.ofNullable(unpaid),
         centres);
-  }
-
-  /**
-   * Something unusual that may be right: it stops the paper until it is answered with yes, for
-   * exactly what it says.
-   */
-  public void ask(String cell, String says) {
-    Fault question = new Fault(cell, says).asked();
-    boolean answered =
-        List.of(draft.field(Draft.AGREED).split("\\s+")).contains(question.question());
-    if (answered) notes.add(new Fault(cell, says));
-    else fault(question);
-  }
-
-  /** Whether nothing is wrong, as far as it has been read. */
-  public boolean sound() {
-    return faults.isEmpty();
-  }
-
-  /** What is wrong so far. */
-  List<Fault> faults() {
-    return faults;
-  }
-
-  public void fault(String cell, String says) {
-    fault(new Fault(cell, says));
-  }
-
-  /** Takes up a fault that was found elsewhere. */
-  public void fault(Fault fault) {
-    faults.add(fault);
-    wrong.add(fault.row());
-  }
-
-  public void note(String cell, String says) {
-    note(new Fault(cell, says));
-  }
-
-  /** Something to look at twice; it does not stop the paper. */
-  public void note(Fault note) {
-    notes.add(note);
-  }
-
-  /** Whether nothing is wrong in a row, from zero. */
-  boolean sound(int row) {
-    return !wrong.contains(row);
   }
 
   /** The rows in which something is typed, one after the other. */
@@ -204,7 +146,7 @@ public final class Reader {
           date + " is in a closed period; the first open day is " + rules.firstOpenDay() + ".");
     else if (date.isAfter(rules.today().plusYears(1)))
       fault("date", date + " is more than a year ahead; is the year right?");
-    else if (date.isAfter(rules.today())) notes.add(new Fault("date", date + " is in the future."));
+    else if (date.isAfter(rules.today())) note("date", date + " is in the future.");
     return date;
   }
 
@@ -234,7 +176,7 @@ public final class Reader {
 
   public @Nullable Party party(String cell, String name, Party.Kind kind) {
     String who = kind.field();
-    if (name.isEmpty() && draft.kind().is(PaperKind.Trait.COUNTER))
+    if (name.isEmpty() && draft.kind().is(Trait.COUNTER))
       return book.party(kind, CounterSale.NOBODY)
           .orElse(new Party(0, kind, CounterSale.NOBODY, 0, true));
     if (name.isEmpty()) {
@@ -252,7 +194,7 @@ public final class Reader {
     }
     return known.orElseGet(
         () -> {
-          notes.add(new Fault(cell, name + " is new and will be made a " + who + "."));
+          note(cell, name + " is new and will be made a " + who + ".");
           return new Party(0, kind, name, 30, true);
         });
   }
@@ -283,11 +225,11 @@ public final class Reader {
     boolean consigned =
         !place.ours()
             && place.whose().kind() == Party.Kind.SUPPLIER
-            && draft.kind().is(PaperKind.Trait.TAKES);
-    if (!place.ours() && !consigned && !draft.kind().is(PaperKind.Trait.OF_ANYONE))
+            && draft.kind().is(Trait.TAKES);
+    if (!place.ours() && !consigned && !draft.kind().is(Trait.OF_ANYONE))
       return Optional.of(
           "What is there belongs to " + place.whose().name() + "; it has no cost in these books.");
-    if (!place.standing().sold() && draft.kind().is(PaperKind.Trait.SENDS))
+    if (!place.standing().sold() && draft.kind().is(Trait.SENDS))
       return Optional.of(
           "What is there is "
               + place.standing().name().toLowerCase(Locale.ROOT)

@@ -9,10 +9,10 @@ import zinctally.core.goods.Item;
 import zinctally.core.number.Figures;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Catalogue;
-import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.Trait;
 import zinctally.core.units.Units;
 
 /** Reads the cells of one row of the line table, and says what is wrong at them. */
@@ -24,7 +24,6 @@ public final class RowReader {
   static final int HEAD = -1;
 
   private final Reader in;
-
   private final int index;
 
   RowReader(Reader in, int index) {
@@ -126,7 +125,7 @@ public final class RowReader {
 
   /** What is bought or sold but is no item yet can be made one, to be completed later. */
   private @Nullable Item onTheSpot(String typed) {
-    if (!in.draft.kind().is(PaperKind.Trait.PRICED) || typed.length() > 120) {
+    if (!in.draft.kind().is(Trait.PRICED) || typed.length() > 120) {
       fault("item", "No item has the code, barcode or name \"" + typed + "\".");
       return null;
     }

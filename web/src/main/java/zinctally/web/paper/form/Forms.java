@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 import zinctally.store.book.BookStore;
 
 /** The form of every kind of paper that is written on the screen. */
@@ -37,7 +38,7 @@ public class Forms {
 
   /** Whether a kind can be begun from a list of it; the counter has a page of its own. */
   public boolean begins(PaperKind kind) {
-    return has(kind) && !kind.is(PaperKind.Trait.COUNTER);
+    return has(kind) && !kind.is(Trait.COUNTER);
   }
 
   /**
@@ -46,7 +47,7 @@ public class Forms {
    */
   public PaperForm of(PaperKind kind) {
     PaperForm form = forms.getOrDefault(kind, new PaperForm(kind, List.of(), List.of()));
-    boolean borne = kind.is(PaperKind.Trait.BORNE) && form.lined() && !form.counter();
+    boolean borne = kind.is(Trait.BORNE) && form.lined() && !form.counter();
     return borne && books.book().centres() ? form.borneBy(offered) : form;
   }
 

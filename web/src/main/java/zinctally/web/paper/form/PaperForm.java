@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
 
 /**
  * Which fields and columns a kind of paper has on the screen.
@@ -39,12 +40,12 @@ public record PaperForm(
 
   /** Whether its lines may have to say which lots or serial numbers they move. */
   public boolean numbered() {
-    return kind.is(PaperKind.Trait.MOVES_GOODS);
+    return kind.is(Trait.MOVES_GOODS);
   }
 
   /** Whether it is written at the counter. */
   public boolean counter() {
-    return kind.is(PaperKind.Trait.COUNTER);
+    return kind.is(Trait.COUNTER);
   }
 
   /** How a field is filled. */
