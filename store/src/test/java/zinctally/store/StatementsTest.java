@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.Month;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,7 +28,10 @@ import zinctally.core.statement.Statement;
 import zinctally.core.statement.Statements;
 import zinctally.store.ledger.AccountStore;
 import zinctally.store.listing.Ask;
+import zinctally.store.listing.Listing;
 import zinctally.store.listing.ListingStore;
+import zinctally.store.listing.Page;
+import zinctally.store.listing.StatementListings;
 import zinctally.store.listing.Sums;
 import zinctally.store.listing.ValuationListings;
 import zinctally.store.prove.BridgeStore;
@@ -267,6 +271,41 @@ class StatementsTest extends OneBookTest {
                 .query(String.class)
                 .single())
         .isEqualTo("Other costs");
+  }
+
+  @Test
+  void balances_added_up_page_by_page_are_those_added_up_from_the_first_line() {
+    for (int i = 0; i < 130; i++)
+      journal("2026-06-%02d".formatted(1 + i / 9), "1000", "6300", String.valueOf(1 + i % 7));
+    long account =
+        book.get(AccountStore.class).all().stream()
+            .filter(a -> a.code().equals("6300"))
+            .findFirst()
+            .orElseThrow()
+            .id();
+    Listing listing =
+        StatementListings.account(
+            account,
+            LocalDate.of(2026, 6, 1),
+            LocalDate.of(2026, 6, 30),
+            -5_00,
+            Optional.empty(),
+            Optional.empty(),
+            false);
+    ListingStore lists = book.get(ListingStore.class);
+    List<String> whole = new ArrayList<>();
+    lists.all(listing, Ask.ALL, row -> whole.add(row.get("_id") + " " + row.get("balance")));
+    List<String> paged = new ArrayList<>();
+    String after = "";
+    while (after != null) {
+      Page page = lists.page(listing, new Ask("", List.of(), "", after));
+      page.rows().forEach(row -> paged.add(row.get("_id") + " " + row.get("balance")));
+      after = page.next();
+    }
+    assertThat(paged).isEqualTo(whole).hasSizeGreaterThanOrEqualTo(130);
+    Page first = lists.page(listing, Ask.ALL);
+    assertThat(lists.totals(listing, Ask.ALL, first).rows()).isEqualTo(whole.size());
+    assertThat(lists.page(listing, Ask.of("no such word")).rows()).isEmpty();
   }
 
   @Test

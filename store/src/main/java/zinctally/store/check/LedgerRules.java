@@ -62,15 +62,21 @@ final class LedgerRules {
                       value, 0, quantity from cost_entry) t
               group by item_id, month having a <> b or q1 <> q2"""),
           new Rule(
-              "year totals of items are the sums of their months",
+              "year totals of items, and of each on its stock accounts, are the sums of their months",
               "select count(*) from item_year",
               """
               select concat('item ', item_id, ', ', year) as name, sum(v1) as a, sum(v2) as b,
                 sum(q1) as q1, sum(q2) as q2
-              from (select item_id, year, value as v1, 0 as v2, quantity as q1, 0 as q2 from item_year
+              from (select item_id, 0 as account_id, year, value as v1, 0 as v2, quantity as q1, 0 as q2
+                    from item_year
                     union all
-                    select item_id, year(month), 0, value, 0, quantity from item_month) t
-              group by item_id, year having a <> b or q1 <> q2"""),
+                    select item_id, 0, year(month), 0, value, 0, quantity from item_month
+                    union all
+                    select item_id, account_id, year, amount, 0, 0, 0 from stock_account_year
+                    union all
+                    select item_id, account_id, year(month), 0, amount, 0, 0
+                    from stock_account_month) t
+              group by item_id, account_id, year having a <> b or q1 <> q2"""),
           new Rule(
               "month totals of stock accounts are the sums of cost entries and of lines",
               "select count(*) from stock_account_month",

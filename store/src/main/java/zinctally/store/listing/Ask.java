@@ -27,6 +27,13 @@ public record Ask(String filter, List<Narrow> narrow, String sort, String after)
     return sort.isEmpty() ? new Ask(filter, narrow, otherwise, after) : this;
   }
 
+  /** Whether all rows of a list are asked for, in the list's own order. */
+  boolean isOwnOrder(Listing listing) {
+    return filter.isBlank()
+        && narrow.isEmpty()
+        && (!listing.sorts(sort) || sort.equals(listing.sort()));
+  }
+
   /** The same from its start. */
   public Ask fromStart() {
     return new Ask(filter, narrow, sort, "");

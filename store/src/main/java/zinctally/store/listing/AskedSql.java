@@ -68,11 +68,25 @@ final class AskedSql {
     return "select count(*) from (select 1" + from() + " limit " + atMost + ") _asked";
   }
 
-  /** What they come to. */
-  String sums() {
-    return listing.summed().stream()
-        .map(c -> "sum(" + c.sql() + ") as `" + c.key() + "`")
-        .collect(Collectors.joining(", ", "select ", from()));
+  /** Whether a row is worth counting before it is added up: what it says is asked row by row. */
+  boolean countsDearly() {
+    return listing.summed().stream().anyMatch(c -> c.sql().contains("(select"));
+  }
+
+  /** How many there are and what they come to, no further than to a bound. */
+  String sums(int atMost) {
+    return "select count(*) as _rows"
+        + listing.summed().stream()
+            .map(c -> ", sum(`" + c.key() + "`) as `" + c.key() + "`")
+            .collect(Collectors.joining())
+        + " from (select 1 as _row"
+        + listing.summed().stream()
+            .map(c -> ", " + c.sql() + " as `" + c.key() + "`")
+            .collect(Collectors.joining())
+        + from()
+        + " limit "
+        + atMost
+        + ") _asked";
   }
 
   private String from() {

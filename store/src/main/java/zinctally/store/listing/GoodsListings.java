@@ -35,7 +35,7 @@ public final class GoodsListings {
     return new Listing(
             "Items",
             """
-        item i join item_group g on g.id = i.group_id
+        item i straight_join item_group g on g.id = i.group_id
         left join cost_pool h on h.item_id = i.id
         left join item_price p on p.item_id = i.id
           and p.list_id = (select min(id) from price_list) and %s

@@ -22,6 +22,7 @@ import zinctally.core.papers.PaperKind;
  * @param of the papers it is a list of; none when it is about something else
  * @param most rows that are added up at most, so that no page waits for the whole history
  * @param subtotals what rows come to that belong together, the outermost first
+ * @param running how a column that adds up row by row is worked out a page at a time; null for none
  */
 public record Listing(
     String name,
@@ -33,7 +34,8 @@ public record Listing(
     String empty,
     List<PaperKind> of,
     int most,
-    List<Subtotal> subtotals) {
+    List<Subtotal> subtotals,
+    @Nullable Running running) {
   private static final int USUAL = 10_000;
 
   public Listing(
@@ -44,7 +46,7 @@ public record Listing(
       String id,
       String sort,
       String empty) {
-    this(name, from, params, columns, id, sort, empty, List.of(), USUAL, List.of());
+    this(name, from, params, columns, id, sort, empty, List.of(), USUAL, List.of(), null);
   }
 
   /**
@@ -58,7 +60,36 @@ public record Listing(
 
   /** The same with subtotals, the outermost first. */
   public Listing subtotalled(List<Subtotal> levels) {
-    return new Listing(name, from, params, columns, id, sort, empty, of, most, levels);
+    return new Listing(name, from, params, columns, id, sort, empty, of, most, levels, running);
+  }
+
+  /**
+   * A column that adds up row by row in the list's own order, such as a balance. In any other
+   * order, and among rows that a filter leaves, the list's own SQL says it; on a page in its own
+   * order it is added up from what stands before, so that no page works through all rows.
+   *
+   * @param column its key
+   * @param from the list's {@code from} without it
+   * @param part an expression over that: what a row adds
+   * @param sum a statement for what rows add, to which conditions on the list's order can be added
+   * @param before what stands before the first row
+   */
+  public record Running(String column, String from, String part, String sum, long before) {}
+
+  /** The same with a column that adds up. */
+  Listing running(Running column) {
+    return new Listing(name, from, params, columns, id, sort, empty, of, most, subtotals, column);
+  }
+
+  /** The same with what each row adds in the place of what rows add up to. */
+  Listing parts() {
+    if (running == null) return this;
+    List<Column> parts =
+        columns.stream()
+            .map(c -> c.key().equals(running.column) ? c.saying(running.part) : c)
+            .toList();
+    return new Listing(
+        name, running.from, params, parts, id, sort, empty, of, most, subtotals, null);
   }
 
   /** Those that stand when it is sorted so: in another order than its own, none. */
@@ -73,25 +104,36 @@ public record Listing(
    */
   public Listing leading(Function<Column, String> where) {
     List<Column> led = columns.stream().map(c -> c.leading(where.apply(c))).toList();
-    return new Listing(name, from, params, led, id, sort, empty, of, most, subtotals);
+    return new Listing(name, from, params, led, id, sort, empty, of, most, subtotals, running);
   }
 
   /** The same, added up to more rows: for lists that grow with what is sold, not with sales. */
   public Listing addedUpTo(int rows) {
-    return new Listing(name, from, params, columns, id, sort, empty, of, rows, subtotals);
+    return new Listing(name, from, params, columns, id, sort, empty, of, rows, subtotals, running);
   }
 
   /** The same, of its rows only those for which a condition of SQL holds, too. */
   Listing also(String condition) {
     return new Listing(
-        name, from + " and " + condition, params, columns, id, sort, empty, of, most, subtotals);
+        name,
+        from + " and " + condition,
+        params,
+        columns,
+        id,
+        sort,
+        empty,
+        of,
+        most,
+        subtotals,
+        null);
   }
 
   /** The same, a list of papers of these kinds, whose names its SQL has as {@code :kinds}. */
   Listing of(PaperKind... kinds) {
     Map<String, Object> all = new HashMap<>(params);
     all.put("kinds", Stream.of(kinds).map(PaperKind::name).toList());
-    return new Listing(name, from, all, columns, id, sort, empty, List.of(kinds), most, subtotals);
+    return new Listing(
+        name, from, all, columns, id, sort, empty, List.of(kinds), most, subtotals, running);
   }
 
   /** What a column holds, and so how it is shown, compared and exported. */
@@ -149,6 +191,10 @@ public record Listing(
       return new Column(key, heading, sql, type, where, summed, cost);
     }
 
+    private Column saying(String other) {
+      return new Column(key, heading, other, type, link, summed, cost);
+    }
+
     private Column hidden() {
       return new Column(key, heading, sql, Type.HIDDEN, link, false, cost);
     }
@@ -185,7 +231,7 @@ public record Listing(
   }
 
   private Listing with(List<Column> others) {
-    return new Listing(name, from, params, others, id, sort, empty, of, most, subtotals);
+    return new Listing(name, from, params, others, id, sort, empty, of, most, subtotals, running);
   }
 
   /** Whether an order that is asked for is one this list has. */

@@ -43,12 +43,45 @@ public class ListingStore {
   }
 
   public Page page(Listing listing, Ask ask) {
+    if (listing.running() != null && ask.isOwnOrder(listing))
+      return added(listing, listing.running(), ask);
     List<Map<String, Object>> rows = new ArrayList<>();
     run(jdbc, listing, ask, PAGE + 1, rows::add);
     if (rows.size() <= PAGE) return new Page(rows, null);
     Map<String, Object> last = rows.get(PAGE - 1);
     return new Page(
         rows.subList(0, PAGE), last.get("_key") + String.valueOf(AskedSql.CUT) + last.get("_id"));
+  }
+
+  /** A page of a list whose own SQL adds up through all its rows: adds up those of the page. */
+  private Page added(Listing listing, Listing.Running running, Ask ask) {
+    Page page = page(listing.parts(), ask);
+    if (page.rows().isEmpty()) return page;
+    boolean down = listing.sort().startsWith("-");
+    Map<String, Object> first = page.rows().get(0);
+    Map<String, Object> params = new HashMap<>(listing.params());
+    params.put("upToKey", first.get("_key"));
+    params.put("upToId", first.get("_id"));
+    long at =
+        running.before()
+            + Objects.requireNonNull(
+                jdbc.queryForObject(
+                    running.sum()
+                        + " and ("
+                        + Objects.requireNonNull(listing.column(Listing.bare(listing.sort()))).sql()
+                        + ", "
+                        + listing.id()
+                        + ") <= (:upToKey, :upToId)",
+                    params,
+                    Long.class));
+    long last = 0;
+    for (Map<String, Object> row : page.rows()) {
+      long part = ((Number) Objects.requireNonNull(row.get(running.column()))).longValue();
+      if (row != first) at += down ? -last : part;
+      last = part;
+      row.put(running.column(), at);
+    }
+    return page;
   }
 
   /** Every row that the filter lets through, one by one. */
@@ -60,29 +93,33 @@ public class ListingStore {
    * What all rows come to that the filter lets through, as far as the list is added up. What stands
    * on the first page whole is added up there; what is too long is only counted so far.
    */
-  public Totals totals(Listing listing, Ask ask, Page first) {
+  public Totals totals(Listing whole, Ask ask, Page first) {
+    Listing listing = ask.narrow().isEmpty() ? whole.parts() : whole;
     if (first.next() == null) {
       Sums sums = new Sums(listing);
       first.rows().forEach(sums::add);
       return sums.totals();
     }
     AskedSql sql = new AskedSql(listing, ask.fromStart());
-    long rows =
-        Objects.requireNonNull(
-            jdbc.queryForObject(sql.count(listing.most() + 1), sql.params(), Long.class));
-    if (rows > listing.most()) return new Totals(listing.most(), false, Map.of());
+    if (sql.countsDearly()
+        && Objects.requireNonNull(
+                jdbc.queryForObject(sql.count(listing.most() + 1), sql.params(), Long.class))
+            > listing.most()) return new Totals(listing.most(), false, Map.of());
     Map<String, BigDecimal> sums = new HashMap<>();
-    if (!listing.summed().isEmpty())
-      jdbc.query(
-          sql.sums(),
-          sql.params(),
-          row -> {
-            for (Listing.Column c : listing.summed()) {
-              BigDecimal sum = row.getBigDecimal(c.key());
-              sums.put(c.key(), sum == null ? BigDecimal.ZERO : sum);
-            }
-          });
-    return new Totals(rows, true, sums);
+    long[] rows = {0};
+    jdbc.query(
+        sql.sums(listing.most() + 1),
+        sql.params(),
+        row -> {
+          rows[0] = row.getLong("_rows");
+          for (Listing.Column c : listing.summed()) {
+            BigDecimal sum = row.getBigDecimal(c.key());
+            sums.put(c.key(), sum == null ? BigDecimal.ZERO : sum);
+          }
+        });
+    return rows[0] > listing.most()
+        ? new Totals(listing.most(), false, Map.of())
+        : new Totals(rows[0], true, sums);
   }
 
   private static void run(

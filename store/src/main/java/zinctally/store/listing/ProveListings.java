@@ -114,8 +114,8 @@ public final class ProveListings {
     return new Listing(
         "Journal, line by line",
         """
-        journal_line l join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
-        join account a on a.id = l.account_id
+        journal_line l straight_join journal j on j.id = l.journal_id
+        straight_join paper p on p.id = j.paper_id straight_join account a on a.id = l.account_id
         left join item i on i.id = l.item_id left join party w on w.id = l.party_id
         left join centre c on c.id = l.centre_id
         where true""",

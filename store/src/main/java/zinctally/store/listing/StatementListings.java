@@ -19,6 +19,8 @@ import zinctally.store.listing.Listing.Column;
 
 /** The ledger by account, of days and as of a moment; and what came after it. */
 public final class StatementListings {
+  /** Each entry is worked out from all its lines. */
+  private static final int A_GLANCE = 500;
 
   private StatementListings() {}
 
@@ -105,7 +107,7 @@ public final class StatementListings {
     params.put("from", from);
     params.put("to", to);
     params.put("opening", opening);
-    params.put("known", known.orElse(Known.NOW));
+    known.ifPresent(k -> params.put("known", k));
     borne.ifPresent(b -> params.put("centres", b.centres()));
     List<Column> columns =
         new ArrayList<>(
@@ -124,61 +126,81 @@ public final class StatementListings {
                 "credit", "Credit", "if(l.amount < 0, -l.amount, null)", MONEY, Papers.PAPER),
             new Column("balance", "Balance", "l.balance", MONEY).apart(),
             new Column("entered", "Entered", "l.entered_at", TIME)));
+    String which =
+        "l.account_id = :account and l.date between :from and :to"
+            + (borne.isPresent() ? " and l.centre_id in (:centres)" : "");
+    String entered = known.isPresent() ? " and j.entered_at <= :known" : "";
     return new Listing(
-        "Account detail",
-        """
-        (select l.id, l.date, l.amount, l.memo, l.item_id, l.party_id, j.paper_id, j.entered_at, l.centre_id,
-           :opening + sum(l.amount) over (order by l.date, l.id) as balance
-         from journal_line l join journal j on j.id = l.journal_id
-         where l.account_id = :account and l.date between :from and :to
-           and j.entered_at <= :known"""
-            + (borne.isPresent() ? " and l.centre_id in (:centres)" : "")
-            + """
-        ) l
-        join paper p on p.id = l.paper_id
+            "Account detail",
+            lines(
+                which + entered,
+                ", :opening + sum(l.amount) over (order by l.date, l.id) as balance"),
+            params,
+            columns,
+            "l.id",
+            "-date",
+            "Nothing was booked on this account in these days.")
+        .running(
+            new Listing.Running(
+                "balance",
+                lines(which + entered, ""),
+                "l.amount",
+                "select coalesce(sum(l.amount), 0) from journal_line l"
+                    + (known.isPresent() ? " join journal j on j.id = l.journal_id" : "")
+                    + " where "
+                    + which
+                    + entered,
+                opening));
+  }
+
+  /** Lines of the ledger with their papers. */
+  private static String lines(String which, String more) {
+    return """
+        (select l.id, l.date, l.amount, l.memo, l.item_id, l.party_id, j.paper_id, j.entered_at,
+           l.centre_id%s
+         from journal_line l straight_join journal j on j.id = l.journal_id where %s) l
+        straight_join paper p on p.id = l.paper_id
         left join item i on i.id = l.item_id left join party w on w.id = l.party_id
         left join centre c on c.id = l.centre_id
-        where true""",
-        params,
-        columns,
-        "l.id",
-        "-date",
-        "Nothing was booked on this account in these days.");
+        where true"""
+        .formatted(more, which);
   }
 
   /** Entries of some days that were made after a moment, and what each did. */
   public static Listing since(LocalDateTime known, LocalDate from, LocalDate to) {
     return new Listing(
-        "What has changed since",
-        """
+            "What has changed since",
+            """
         journal j join paper p on p.id = j.paper_id join paper_kind k on k.kind = p.kind
         left join party w on w.id = p.party_id
         where j.entered_at > :known and j.date between :from and :to""",
-        Map.of("known", known, "from", from, "to", to),
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("entered", "Entered", "j.entered_at", TIME),
-            new Column("date", "Of", "j.date", DATE),
-            new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
-            new Column("kind", "What", "concat(k.words, if(j.reverses, ', taken back', ''))", TEXT),
-            new Column("party", "Who", "w.name", TEXT),
-            new Column("stock", "Stock", of("a.role = 'STOCK'", ""), MONEY, Papers.PAPER),
-            new Column(
-                "profit",
-                "Profit",
-                of("a.kind in ('INCOME', 'EXPENSE')", "-"),
-                MONEY,
-                Papers.PAPER),
-            new Column(
-                "owed",
-                "Receivable less payable",
-                of("a.role in ('RECEIVABLES', 'PAYABLES')", ""),
-                MONEY,
-                Papers.PAPER),
-            new Column("money", "Money", of("a.role = 'MONEY'", ""), MONEY, Papers.PAPER)),
-        "j.id",
-        "-entered",
-        "Nothing was entered since then that is of these days.");
+            Map.of("known", known, "from", from, "to", to),
+            List.of(
+                new Column("id", "", "p.id", HIDDEN),
+                new Column("entered", "Entered", "j.entered_at", TIME),
+                new Column("date", "Of", "j.date", DATE),
+                new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
+                new Column(
+                    "kind", "What", "concat(k.words, if(j.reverses, ', taken back', ''))", TEXT),
+                new Column("party", "Who", "w.name", TEXT),
+                new Column("stock", "Stock", of("a.role = 'STOCK'", ""), MONEY, Papers.PAPER),
+                new Column(
+                    "profit",
+                    "Profit",
+                    of("a.kind in ('INCOME', 'EXPENSE')", "-"),
+                    MONEY,
+                    Papers.PAPER),
+                new Column(
+                    "owed",
+                    "Receivable less payable",
+                    of("a.role in ('RECEIVABLES', 'PAYABLES')", ""),
+                    MONEY,
+                    Papers.PAPER),
+                new Column("money", "Money", of("a.role = 'MONEY'", ""), MONEY, Papers.PAPER)),
+            "j.id",
+            "-entered",
+            "Nothing was entered since then that is of these days.")
+        .addedUpTo(A_GLANCE);
   }
 
   private static String of(String which, String sign) {

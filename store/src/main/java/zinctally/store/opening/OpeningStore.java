@@ -35,10 +35,11 @@ public class OpeningStore {
             select concat('group:', g.id), g.name, t.amount, coalesce(x.explained, 0) as explained
             from item_group g left join opening_target t on t.subject = concat('group:', g.id)
             left join (
-              select i.group_id, sum(l.net) as explained from paper p
-              join paper_kind k on k.kind = p.kind and k.opens join paper_line l on l.paper_id = p.id and l.version = p.version
-              join item i on i.id = l.item_id
-              where p.state = 'POSTED' group by i.group_id) x on x.group_id = g.id
+              select i.group_id, sum(l.net) as explained from paper_kind k
+              straight_join paper p on p.kind = k.kind and p.state = 'POSTED'
+              straight_join paper_line l on l.paper_id = p.id and l.version = p.version
+              straight_join item i on i.id = l.item_id
+              where k.opens group by i.group_id) x on x.group_id = g.id
             order by g.name
             """)
         .query(

@@ -103,12 +103,18 @@ class JournalWriter {
             + " debit = debit + values(debit), credit = credit + values(credit)",
         months.rows(true));
     byItem.forEach(
-        (account, cells) ->
-            jdbc.batchUpdate(
-                "insert into stock_account_month values ("
-                    + account
-                    + ", ?, ?, ?) on duplicate key update amount = amount + values(amount)",
-                cells.rows(false)));
+        (account, cells) -> {
+          jdbc.batchUpdate(
+              "insert into stock_account_month values ("
+                  + account
+                  + ", ?, ?, ?) on duplicate key update amount = amount + values(amount)",
+              cells.rows(false));
+          jdbc.batchUpdate(
+              "insert into stock_account_year (account_id, item_id, year, amount) values ("
+                  + account
+                  + ", ?, year(?), ?) on duplicate key update amount = amount + values(amount)",
+              cells.rows(false));
+        });
     for (int i = 0; i < journals.size(); i++) byDate.put(journals.get(i).date(), ids.get(i));
     return byDate;
   }

@@ -33,8 +33,8 @@ public class TieOutStore {
   }
 
   /**
-   * Every item with worth or balance at the end of {@code date}: months before from totals, the
-   * rest of the month from entries.
+   * Every item with worth or balance at the end of {@code date}: years and months before from
+   * totals, the rest of the month from entries.
    */
   public List<ItemLine> byItem(LocalDate date) {
     return byItem(date, Optional.empty());
@@ -52,16 +52,23 @@ public class TieOutStore {
               sum(t.book) as book, sum(t.ledger) as ledger, max(t.account_id) as account
             from (
               select item_id, value as book, 0 as ledger, 0 as account_id
-              from item_month where month < :month
+              from item_year where year < :year
+              union all
+              select item_id, value, 0, 0 from item_month
+              where month >= makedate(:year, 1) and month < :month
               union all
               select item_id, value, 0, 0 from cost_entry
               where posting_date between :month and :date
               union all
-              select item_id, 0, amount, account_id from stock_account_month where month < :month
+              select item_id, 0, amount, account_id from stock_account_year where year < :year
               union all
-              select l.item_id, 0, l.amount, l.account_id from account a
-              join journal_line l on l.account_id = a.id and l.date between :month and :date
-              where a.role = 'STOCK'
+              select item_id, 0, amount, account_id from stock_account_month
+              where month >= makedate(:year, 1) and month < :month
+              union all
+              select l.item_id, 0, l.amount, l.account_id
+              from journal_line l force index (line_added_up)
+              straight_join account a on a.id = l.account_id and a.role = 'STOCK'
+              where l.date between :month and :date
               union all
               select item_id, -value, 0, 0 from cost_entry
               where entered_at > :known and posting_date <= :date
@@ -76,6 +83,7 @@ public class TieOutStore {
             having book <> 0 or ledger <> 0
             order by g.name, i.code
             """)
+        .param("year", date.getYear())
         .param("month", date.withDayOfMonth(1))
         .param("date", date)
         .param("known", known.orElse(Known.NOW))
@@ -114,9 +122,8 @@ public class TieOutStore {
               union all
               select account_id, 0, debit - credit from account_month where month < :month
               union all
-              select l.account_id, 0, l.amount from account a
-              join journal_line l on l.account_id = a.id and l.date between :month and :date
-              where a.role = 'STOCK'
+              select l.account_id, 0, l.amount from journal_line l force index (line_added_up)
+              where l.date between :month and :date
               union all
               select account_id, -value, 0 from cost_entry
               where entered_at > :known and posting_date <= :date
@@ -157,11 +164,13 @@ public class TieOutStore {
             select p.id, p.number, min(l.date), a.code, a.name, l.item_id, i.name as item_name,
               sum(l.amount) as amount,
               json_value(v.text, '$.fields.override') as why
-            from paper p join paper_kind k on k.kind = p.kind and k.by_hand
-            join journal j on j.paper_id = p.id join journal_line l on l.journal_id = j.id join account a on a.id = l.account_id
+            from paper_kind k straight_join paper p on p.kind = k.kind
+            straight_join journal j on j.paper_id = p.id
+            straight_join journal_line l on l.journal_id = j.id
+            join account a on a.id = l.account_id
             join paper_version v on v.paper_id = p.id and v.version = p.version
             left join item i on i.id = l.item_id
-            where a.role = ? and l.date <= ?
+            where k.by_hand and a.role = ? and l.date <= ?
             group by p.id, a.id, l.item_id having amount <> 0 order by min(l.date), p.id
             """)
         .params(role, date)
@@ -197,10 +206,11 @@ public class TieOutStore {
             select a.name, a.role,
               (select coalesce(sum(m.debit - m.credit), 0) from account_month m
                where m.account_id = a.id and m.month < :month)
-              + (select coalesce(sum(l.amount), 0) from journal_line l
-                 where l.account_id = a.id and l.date between :month and :date) as ledger,
-              coalesce(t.counted, 0) as counted
+              + coalesce(n.amount, 0) as ledger, coalesce(t.counted, 0) as counted
             from account a left join (
+              select account_id, sum(amount) as amount from journal_line force index (line_added_up)
+              where date between :month and :date group by account_id) n on n.account_id = a.id
+            left join (
               select if(w.kind = 'CUSTOMER', 'RECEIVABLES', 'PAYABLES') as role,
                 sum(c.amount) as counted from (
                 select party_id, open as amount from open_item where open < 0 or open > 0
@@ -261,8 +271,9 @@ public class TieOutStore {
                   select posting_date as day, value as book, 0 as ledger from cost_entry
                   where posting_date between :first and :date
                   union all
-                  select l.date, 0, l.amount from journal_line l join account a on a.id = l.account_id
-                  where a.role = 'STOCK' and l.date between :first and :date) t
+                  select l.date, 0, l.amount from journal_line l force index (line_added_up)
+                  straight_join account a on a.id = l.account_id and a.role = 'STOCK'
+                  where l.date between :first and :date) t
                 group by day
                 """)
             .param("first", first)

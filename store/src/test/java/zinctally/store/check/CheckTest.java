@@ -212,6 +212,7 @@ class CheckTest {
         "update item_month set quantity = quantity + 1 limit 1",
         "update stock_month set value = value + 1 limit 1",
         "update stock_account_month set amount = amount + 1 limit 1",
+        "update stock_account_year set amount = amount + 1 limit 1",
         "update cost_pool set worth = worth + 1 limit 1",
         "update cost_pool set layers = replace(layers, ',', ',1') where item_id = 1",
         "update cost_event set booked = booked + 1 order by id limit 1",

@@ -1,0 +1,3 @@
+/** A book of eleven years and fifty thousand items, to measure with. */
+@org.jspecify.annotations.NullMarked
+package zinctally.bench.big;
