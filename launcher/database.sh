@@ -47,7 +47,7 @@ alter user zinc@'127.0.0.1' identified by '$word';
 revoke all privileges, grant option from zinc@'127.0.0.1';
 grant all on \`zinc\_%\`.* to zinc@'127.0.0.1' with grant option;
 grant binlog monitor, binlog replay, binlog admin on *.* to zinc@'127.0.0.1';
-$(for book in own demo bench_hands; do printf "create user if not exists zinc_app_%s@'127.0.0.1' identified by '%s';\nalter user zinc_app_%s@'127.0.0.1' identified by '%s';\n" "$book" "$app" "$book" "$app"; done)
+$(for book in own demo bench_hands bench_small bench_big; do printf "create user if not exists zinc_app_%s@'127.0.0.1' identified by '%s';\nalter user zinc_app_%s@'127.0.0.1' identified by '%s';\n" "$book" "$app" "$book" "$app"; done)
 create user if not exists zinc_app@'127.0.0.1' identified by '$app';
 alter user zinc_app@'127.0.0.1' identified by '$app';
 alter user root@localhost identified via unix_socket;

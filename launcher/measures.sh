@@ -71,3 +71,25 @@ hands() { # seconds, kills
   done
   db_sql -e 'drop database zinc_bench_hands'
 }
+
+book_up() { # book, port: serves one of the books that are measured
+  local pid=$HOME_DIR/run/$1.pid
+  ! open_port "$2" || fail "port $2 is taken by another program; set ZINC_HANDS_PORT to a free one"
+  (WEB_PORT=$2; WEB_ADDRESS=127.0.0.1; java_app "zinc_bench_$1" --spring.profiles.active=own </dev/null >> "$HOME_DIR/log/$1.log" 2>&1) &
+  echo $! > "$pid"
+  for _ in $(seq 600); do
+    if grep -q . <(curl -fs "http://127.0.0.1:$2/health" 2>/dev/null); then return; fi
+    alive "$pid" || fail "the program did not start; see $HOME_DIR/log/$1.log"
+    sleep 0.2
+  done
+  fail "the program did not answer in two minutes; see $HOME_DIR/log/$1.log"
+}
+
+pages() { # every page of the small and of the big book
+  local port=${ZINC_HANDS_PORT:-8714}
+  packages curl curl
+  there_is zinc_bench_big || fail "there is no big book yet; ./zinc-tally bench fill makes it"
+  trap 'stop_one small; stop_one big; stop_one db' EXIT
+  book_up small "$port"; book_up big "$((port + 1))"
+  bench_java zinctally.bench.pages.PagesBench "http://127.0.0.1:$port" "http://127.0.0.1:$((port + 1))" "$@"
+}

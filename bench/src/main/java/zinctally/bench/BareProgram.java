@@ -63,6 +63,11 @@ final class BareProgram {
                   + " from journal_line l join journal j on j.id = l.journal_id where j.paper_id = ?)",
               true),
           new Source(
+              "stock_account_year",
+              "(account_id, item_id, year) in (select l.account_id, l.item_id, year(l.date)"
+                  + " from journal_line l join journal j on j.id = l.journal_id where j.paper_id = ?)",
+              true),
+          new Source(
               "paper_number",
               "(kind, year) in (select kind, year(date) from paper where id = ?)",
               true));

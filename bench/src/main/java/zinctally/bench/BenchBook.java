@@ -13,9 +13,12 @@ import org.springframework.boot.WebApplicationType;
 import org.springframework.boot.autoconfigure.EnableAutoConfiguration;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Import;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
@@ -25,25 +28,41 @@ import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
 
 /** A book on the real database, thrown away at the end, with the settings the application has. */
-final class BenchBook implements AutoCloseable {
+public final class BenchBook implements AutoCloseable {
   private final ConfigurableApplicationContext context;
   private final String schema;
 
   @Configuration
   @EnableAutoConfiguration
   @Import(StoreConfiguration.class)
-  static class Wiring {}
+  static class Wiring {
+    @Bean
+    PasswordEncoder hashing() {
+      return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+  }
 
   /** A book that is still there for the next program. */
   static BenchBook lasting(String name) {
-    return new BenchBook(name, false);
+    return new BenchBook(name, false, "bench").begun();
+  }
+
+  /** The demo's book, of which another can be made; it lasts. */
+  public static BenchBook demo(String name) {
+    return new BenchBook(name, true, "demo");
+  }
+
+  /** An empty book that lasts, not begun. */
+  public static BenchBook empty(String name) {
+    return new BenchBook(name, true, "bench");
   }
 
   BenchBook(String name) {
-    this(name, true);
+    this(name, true, "bench");
+    begun();
   }
 
-  private BenchBook(String name, boolean fresh) {
+  private BenchBook(String name, boolean fresh, String profile) {
     schema = "zinc_bench_" + name;
     String server =
         Objects.requireNonNull(System.getenv("ZINC_DB_SERVER"), "run this with ./zinc-tally bench");
@@ -51,6 +70,7 @@ final class BenchBook implements AutoCloseable {
     context =
         new SpringApplicationBuilder(Wiring.class)
             .web(WebApplicationType.NONE)
+            .profiles(profile)
             .properties(
                 Map.of(
                     "spring.datasource.url", server + schema + "?createDatabaseIfNotExist=true",
@@ -61,7 +81,21 @@ final class BenchBook implements AutoCloseable {
                     "logging.level.root", "warn",
                     "spring.main.banner-mode", "off"))
             .run();
+  }
+
+  private BenchBook begun() {
     get(BookStore.class).save("Bench", Coin.of("EUR"), LocalDate.of(2026, 1, 1), false, false);
+    return this;
+  }
+
+  /** The name of its schema. */
+  public String schema() {
+    return schema;
+  }
+
+  /** Lets go of it; it stays for the next program. */
+  public void leave() {
+    context.close();
   }
 
   /** Drops what a run that was broken off has left. */
@@ -76,15 +110,17 @@ final class BenchBook implements AutoCloseable {
     }
   }
 
-  <T> T get(Class<T> type) {
+  /** One of the store's beans. */
+  public <T> T get(Class<T> type) {
     return context.getBean(type);
   }
 
-  JdbcClient sql() {
+  /** Its database, with all rights. */
+  public JdbcClient sql() {
     return get(JdbcClient.class);
   }
 
-  DataSource source() {
+  public DataSource source() {
     return get(DataSource.class);
   }
 
