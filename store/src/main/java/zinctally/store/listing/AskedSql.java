@@ -99,6 +99,7 @@ final class AskedSql {
     for (String word : words(filter))
       conditions.add(
           listing.columns().stream()
+              .filter(Listing.Column::searched)
               .filter(c -> c.type() == Listing.Type.TEXT || c.type() == Listing.Type.DATE)
               .map(c -> like(c, "%" + Like.escaped(word) + "%"))
               .collect(Collectors.joining(" or ", "(", ")")));

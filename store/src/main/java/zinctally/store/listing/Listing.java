@@ -165,6 +165,7 @@ public record Listing(
    * @param link where it leads, with {@code {key}} of any column; empty for nowhere
    * @param summed whether the list says what it comes to; money is, unless it says otherwise
    * @param cost whether it tells what goods cost, or what is earned, which not everyone sees
+   * @param searched whether words that are looked for in the list are looked for in it
    */
   public record Column(
       String key,
@@ -173,9 +174,10 @@ public record Listing(
       Type type,
       String link,
       boolean summed,
-      boolean cost) {
+      boolean cost,
+      boolean searched) {
     public Column(String key, String heading, String sql, Type type, String link) {
-      this(key, heading, sql, type, link, type == Type.MONEY, false);
+      this(key, heading, sql, type, link, type == Type.MONEY, false, true);
     }
 
     public Column(String key, String heading, String sql, Type type) {
@@ -184,19 +186,19 @@ public record Listing(
 
     /** The same, added up: figures of one unit, such as quantities of one item. */
     public Column addedUp() {
-      return new Column(key, heading, sql, type, link, true, cost);
+      return new Column(key, heading, sql, type, link, true, cost, searched);
     }
 
     private Column leading(String where) {
-      return new Column(key, heading, sql, type, where, summed, cost);
+      return new Column(key, heading, sql, type, where, summed, cost, searched);
     }
 
     private Column saying(String other) {
-      return new Column(key, heading, other, type, link, summed, cost);
+      return new Column(key, heading, other, type, link, summed, cost, searched);
     }
 
     private Column hidden() {
-      return new Column(key, heading, sql, Type.HIDDEN, link, false, cost);
+      return new Column(key, heading, sql, Type.HIDDEN, link, false, cost, searched);
     }
 
     /** Whether it is a picture: a list is neither sorted by it nor narrowed. */
@@ -206,12 +208,20 @@ public record Listing(
 
     /** The same, never added up: sums of these would mean nothing. */
     public Column apart() {
-      return new Column(key, heading, sql, type, link, false, cost);
+      return new Column(key, heading, sql, type, link, false, cost, searched);
+    }
+
+    /**
+     * The same, not looked into for words of the whole list: what it says is gathered row by row,
+     * which no page of a long list waits for. It can be narrowed by itself.
+     */
+    public Column alone() {
+      return new Column(key, heading, sql, type, link, summed, cost, false);
     }
 
     /** The same, only for who sees what goods cost. */
     public Column ofCost() {
-      return new Column(key, heading, sql, type, link, summed, true);
+      return new Column(key, heading, sql, type, link, summed, true, searched);
     }
   }
 

@@ -61,8 +61,8 @@ public final class ProveListings {
             new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
             new Column("kind", "What", "concat(k.words, if(j.reverses, ', taken back', ''))", TEXT),
             new Column("party", "Who", "w.name", TEXT),
-            new Column("debit", "Debited", accounts("> 0"), TEXT),
-            new Column("credit", "Credited", accounts("< 0"), TEXT),
+            new Column("debit", "Debited", accounts("> 0"), TEXT).alone(),
+            new Column("credit", "Credited", accounts("< 0"), TEXT).alone(),
             new Column(
                 "sum",
                 "Sum",

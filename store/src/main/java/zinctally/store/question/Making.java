@@ -108,7 +108,8 @@ abstract class Making {
             || grouped && c.type() == Type.QUANTITY && !running(c.key())
             || grouped && c.type() == Type.NUMBER && c.how() == How.COUNT;
     boolean averaged = c.how() != How.SUM && c.how() != How.COUNT;
-    return new Column(c.key(), c.heading(), sql, c.type(), link, added && !averaged, false);
+    Column column = new Column(c.key(), c.heading(), sql, c.type(), link);
+    return added && !averaged ? column.addedUp() : column.apart();
   }
 
   static String quoted(String key) {
