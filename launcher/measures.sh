@@ -36,15 +36,16 @@ crash() { # rounds
   db_sql -e 'drop database zinc_bench_crash'
 }
 
-hands_up() { # starts the program on the book of the eight, on a port of its own
-  (WEB_PORT=$HANDS_PORT; WEB_ADDRESS=127.0.0.1; java_app zinc_bench_hands --spring.profiles.active=own </dev/null >> "$HOME_DIR/log/hands.log" 2>&1) &
-  echo $! > "$HOME_DIR/run/hands.pid"
+book_up() { # book, port: serves one of the books that are measured
+  local pid=$HOME_DIR/run/$1.pid
+  (WEB_PORT=$2; WEB_ADDRESS=127.0.0.1; java_app "zinc_bench_$1" --spring.profiles.active=own </dev/null >> "$HOME_DIR/log/$1.log" 2>&1) &
+  echo $! > "$pid"
   for _ in $(seq 600); do
-    if grep -q . <(curl -fs "http://127.0.0.1:$HANDS_PORT/health" 2>/dev/null); then return; fi
-    alive "$HOME_DIR/run/hands.pid" || fail "the program did not start; see $HOME_DIR/log/hands.log"
+    if grep -q . <(curl -fs "http://127.0.0.1:$2/health" 2>/dev/null); then return; fi
+    alive "$pid" || fail "the program did not start; see $HOME_DIR/log/$1.log"
     sleep 0.2
   done
-  fail "the program did not answer in two minutes; see $HOME_DIR/log/hands.log"
+  fail "the program did not answer in two minutes; see $HOME_DIR/log/$1.log"
 }
 
 hands() { # seconds, kills
@@ -55,7 +56,7 @@ hands() { # seconds, kills
   : > "$acknowledged"; db_sql -e 'drop database if exists zinc_bench_hands'
   bench_java zinctally.bench.HandsBook
   trap 'kill -9 "$(cat "$HOME_DIR/run/hands.pid")" 2>/dev/null; stop_one db' EXIT
-  hands_up
+  book_up hands "$HANDS_PORT"
   bench_java zinctally.bench.Hands "http://127.0.0.1:$HANDS_PORT" "$acknowledged" "$1" 1 || fail "pages failed; see $HOME_DIR/log/hands.log"
   bench_java zinctally.bench.CrashCheck "$acknowledged" hands || fail "the book does not hold"
   for round in $(seq "$2"); do
@@ -67,28 +68,16 @@ hands() { # seconds, kills
     { kill -9 "$(cat "$HOME_DIR/run/hands.pid")"; } 2>/dev/null || true
     wait "$people" || fail "pages failed before the kill; see $HOME_DIR/log/hands.log"
     bench_java zinctally.bench.CrashCheck "$acknowledged" hands || fail "round $round left faults"
-    hands_up
+    book_up hands "$HANDS_PORT"
   done
   db_sql -e 'drop database zinc_bench_hands'
-}
-
-book_up() { # book, port: serves one of the books that are measured
-  local pid=$HOME_DIR/run/$1.pid
-  ! open_port "$2" || fail "port $2 is taken by another program; set ZINC_HANDS_PORT to a free one"
-  (WEB_PORT=$2; WEB_ADDRESS=127.0.0.1; java_app "zinc_bench_$1" --spring.profiles.active=own </dev/null >> "$HOME_DIR/log/$1.log" 2>&1) &
-  echo $! > "$pid"
-  for _ in $(seq 600); do
-    if grep -q . <(curl -fs "http://127.0.0.1:$2/health" 2>/dev/null); then return; fi
-    alive "$pid" || fail "the program did not start; see $HOME_DIR/log/$1.log"
-    sleep 0.2
-  done
-  fail "the program did not answer in two minutes; see $HOME_DIR/log/$1.log"
 }
 
 pages() { # every page of the small and of the big book
   local port=${ZINC_HANDS_PORT:-8714}
   packages curl curl
   there_is zinc_bench_big || fail "there is no big book yet; ./zinc-tally bench fill makes it"
+  for taken in "$port" "$((port + 1))"; do ! open_port "$taken" || fail "port $taken is taken by another program; set ZINC_HANDS_PORT to a free one"; done
   trap 'stop_one small; stop_one big; stop_one db' EXIT
   book_up small "$port"; book_up big "$((port + 1))"
   bench_java zinctally.bench.pages.PagesBench "http://127.0.0.1:$port" "http://127.0.0.1:$((port + 1))" "$@"

@@ -19,8 +19,9 @@ final class Walk {
   private static final Pattern LINK = Pattern.compile("(?:href|hx-get)=\"(/[^\"#]*)");
   private static final Pattern LEFT_OUT =
       Pattern.compile(
-          "/(css|js|fonts|webjars|sign-out|health|me|images)\\b.*|.*[?&](as|keep|turn)=.*|.*\\.(pdf|xml|svg|csv)"
+          "/(css|js|fonts|webjars|sign-out|health|me|images)\\b.*|.*[?&](as|turn)=.*|.*\\.(pdf|xml|svg|csv)"
               + "|.*/(pdf|ubl|labels)\\b.*|/ask/build.*|.*/backups/.*");
+  private static final Pattern KEEPS = Pattern.compile("&keep=[^&]*");
   private static final long SLOW = 100_000_000;
   private static final Pattern SORT = Pattern.compile("[?&]sort=-?[^&]*");
   private final Visitor visitor;
@@ -72,7 +73,8 @@ final class Walk {
     List<String> links = new ArrayList<>();
     Matcher found = LINK.matcher(page);
     while (found.find()) {
-      String link = found.group(1).replace("&amp;", "&");
+      // a heading also keeps its order for next time, which would change every list after it
+      String link = KEEPS.matcher(found.group(1).replace("&amp;", "&")).replaceAll("");
       if (LEFT_OUT.matcher(link).matches()) continue;
       links.add(link);
       // sorted the other way round, its last page comes first
