@@ -18,7 +18,7 @@ import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Making;
 import zinctally.core.cost.Recost;
 import zinctally.core.goods.Item;
-import zinctally.core.papers.plan.Plan;
+import zinctally.core.papers.plan.MakingPlan;
 import zinctally.store.book.BookCatalogue;
 import zinctally.store.cost.PoolHead;
 import zinctally.store.cost.PoolStore;
@@ -73,7 +73,7 @@ class Settling {
 
   /** What the job itself makes, by the ids its events have got; null for nothing. */
   private static @Nullable Making making(Worker.Job job, Placing placing) {
-    Plan.Making planned = job.plan().making();
+    MakingPlan planned = job.plan().making();
     if (planned == null) return null;
     List<Making.Component> components = new ArrayList<>();
     List<Making.Result> results = new ArrayList<>();

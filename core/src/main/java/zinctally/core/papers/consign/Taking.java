@@ -45,20 +45,6 @@ public final class Taking {
   }
 
   /**
-   * What goods bring.
-   *
-   * @param gross minor units without discount and tax
-   * @param net minor units without tax
-   */
-  public record Price(long gross, long net) {
-    public Price of(long part, long whole) {
-      return part == whole
-          ? this
-          : new Price(Share.of(gross, part, whole), Share.of(net, part, whole));
-    }
-  }
-
-  /**
    * Goods that leave together.
    *
    * @param numbers lots or serial numbers of ours
@@ -197,7 +183,8 @@ public final class Taking {
       return Optional.empty();
     }
     Price of = price == null ? new Price(0, 0) : price;
-    long owed = ours ? terms.get().cost(in.book.rules().coin(), part.micros, of.gross, of.net) : 0;
+    long owed =
+        ours ? terms.get().cost(in.book.rules().coin(), part.micros, of.gross(), of.net()) : 0;
     row.note("item", note(item, owner, part.micros, owed, terms.get(), ours));
     return Optional.of(
         new Taken(
@@ -234,7 +221,7 @@ public final class Taking {
     }
     if (left <= 0) return new Price(net, net);
     Price list = listed(item, who, left);
-    return list == null ? null : new Price(net + list.gross, net + list.net);
+    return list == null ? null : new Price(net + list.gross(), net + list.net());
   }
 
   /** What the list says; null when it says nothing. */
@@ -271,7 +258,7 @@ public final class Taking {
     if (terms.isEmpty() || !terms.get().ofPrice()) return Optional.empty();
     long part = Share.of(owed.quantity(), sent.quantity(), sent.of().quantity());
     Price of = price.of(part, micros);
-    long now = terms.get().cost(in.book.rules().coin(), part, of.gross, of.net);
+    long now = terms.get().cost(in.book.rules().coin(), part, of.gross(), of.net());
     long difference = now - Share.of(owed.value(), part, owed.quantity());
     return difference == 0 ? Optional.empty() : Optional.of(new Restated(owed, difference));
   }

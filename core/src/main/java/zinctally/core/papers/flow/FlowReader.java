@@ -8,6 +8,7 @@ import zinctally.core.goods.Item;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
+import zinctally.core.papers.consign.Price;
 import zinctally.core.papers.consign.Taking;
 import zinctally.core.papers.read.NumbersReader;
 import zinctally.core.papers.read.Reader;
@@ -59,7 +60,7 @@ public final class FlowReader {
    * @param price what the line brings without tax; null while that is not known
    */
   public Flow asked(
-      RowReader row, Item item, @Nullable Place place, long micros, Taking.@Nullable Price price) {
+      RowReader row, Item item, @Nullable Place place, long micros, @Nullable Price price) {
     Long net = price == null ? null : Long.valueOf(price.net());
     List<Awaited> named = papers.named(row, "order or " + way.moving().word(), item);
     if (named == null) return Flow.NONE;

@@ -7,6 +7,7 @@ import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
+import zinctally.core.papers.plan.MakingPlan;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 
@@ -49,11 +50,11 @@ public record Assembly(
       stock.out(part.row(), 0, part.item(), place, part.micros(), 0, part.numbers());
     int from = stock.events.size();
     stock.in(made.row(), made.item(), into, made.micros(), 0, 0, made.numbers());
-    List<Plan.Result> results =
+    List<MakingPlan.Result> results =
         stock.events.subList(from, stock.events.size()).stream()
-            .map(e -> new Plan.Result(e.item(), e.spot(), e.quantity().micros()))
+            .map(e -> new MakingPlan.Result(e.item(), e.spot(), e.quantity().micros()))
             .toList();
-    Plan.Making making = new Plan.Making(total(), results);
+    MakingPlan making = new MakingPlan(total(), results);
     return Plan.making(
         stock.events, stock.moves, Work.lines(work), order.fills(made, parts, date), making);
   }

@@ -10,6 +10,7 @@ import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Row;
+import zinctally.core.papers.plan.MakingPlan;
 import zinctally.core.papers.plan.Plan;
 import zinctally.core.papers.plan.Stocking;
 
@@ -49,7 +50,7 @@ public record Disassembly(
   public Plan plan(Catalogue book) {
     Stocking stock = new Stocking();
     stock.out(whole.row(), 0, whole.item(), place, whole.micros(), 0, whole.numbers());
-    List<Plan.Result> results = new ArrayList<>();
+    List<MakingPlan.Result> results = new ArrayList<>();
     long shared = total();
     for (Part part : parts) {
       Goods goods = part.goods();
@@ -60,17 +61,17 @@ public record Disassembly(
       if (part.own().isEmpty())
         results.addAll(shares(stock.events.subList(from, stock.events.size()), part.weight()));
     }
-    Plan.Making making = new Plan.Making(shared, results);
+    MakingPlan making = new MakingPlan(shared, results);
     return Plan.making(stock.events, stock.moves, Work.lines(work), List.of(), making);
   }
 
   /** A line's weight over what came in with it: a serial number is an arrival of its own. */
-  private static List<Plan.Result> shares(List<Plan.Event> events, long weight) {
+  private static List<MakingPlan.Result> shares(List<Plan.Event> events, long weight) {
     long[] weights =
         Spread.over(weight, events.stream().mapToLong(e -> e.quantity().micros()).toArray());
-    List<Plan.Result> shares = new ArrayList<>();
+    List<MakingPlan.Result> shares = new ArrayList<>();
     for (int i = 0; i < weights.length; i++)
-      shares.add(new Plan.Result(events.get(i).item(), events.get(i).spot(), weights[i]));
+      shares.add(new MakingPlan.Result(events.get(i).item(), events.get(i).spot(), weights[i]));
     return shares;
   }
 }

@@ -19,6 +19,7 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.TaxRate;
+import zinctally.core.papers.read.Discount;
 import zinctally.core.papers.read.LineAmounts;
 import zinctally.core.papers.read.Margin;
 import zinctally.core.papers.read.PartyQuestions;
@@ -90,10 +91,10 @@ public final class OrderReader {
     TaxRate rate = row.rate();
     if (item == null) return Optional.empty();
     row.facts(item, quantity, null);
-    RowReader.Discounted off =
+    Discount off =
         quantity == null || price == null
-            ? new RowReader.Discounted(BigDecimal.ZERO, 0L)
-            : row.discounted(quantity, price);
+            ? new Discount(BigDecimal.ZERO, 0L)
+            : Discount.read(row, quantity, price);
     if (price != null && off != null) row.amounting(off.amount());
     return !row.sound() || quantity == null || off == null || off.amount() == null
         ? Optional.empty()

@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalLong;
 import java.util.function.IntFunction;
 import java.util.function.ToLongFunction;
 import org.jspecify.annotations.Nullable;
@@ -43,7 +42,7 @@ public record Plan(
     List<Wait> awaits,
     List<Fill> fills,
     List<Long> again,
-    @Nullable Making making,
+    @Nullable MakingPlan making,
     Map<Integer, Long> centres) {
   public Plan(
       List<Event> events,
@@ -78,7 +77,7 @@ public record Plan(
       List<Move> moves,
       List<JournalLine> lines,
       List<Fill> fills,
-      Making making) {
+      MakingPlan making) {
     return new Plan(
         events, moves, lines, List.of(), List.of(), List.of(), fills, List.of(), making, Map.of());
   }
@@ -222,31 +221,6 @@ public record Plan(
    * @param value taken off its account
    */
   public record Fill(int line, long awaited, Quantity quantity, Money value, LocalDate on) {}
-
-  /**
-   * Goods made of what else leaves with the plan.
-   *
-   * @param charges minor units added, less what comes in at a value of its own
-   * @param results which of its ins share what left and the charges
-   */
-  public record Making(long charges, List<Result> results) {
-    public Making {
-      results = List.copyOf(results);
-    }
-
-    /** The weight of an event among those that share; empty when it is worth what it says. */
-    public OptionalLong weight(long item, Spot spot) {
-      return results.stream()
-          .filter(r -> r.item == item && r.spot.equals(spot))
-          .mapToLong(Result::weight)
-          .findFirst();
-    }
-  }
-
-  /**
-   * @param weight its share, zero or more
-   */
-  public record Result(long item, Spot spot, long weight) {}
 
   /**
    * The event of an item at a spot.

@@ -4,14 +4,12 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.ledger.Centre;
 import zinctally.core.number.Figures;
@@ -199,11 +197,9 @@ public final class Reader extends Findings {
         });
   }
 
+  /** The place with a name; null when there is none, or this paper cannot speak of its goods. */
   public @Nullable Place place(String cell, String typed) {
-    Optional<Place> place = book.place(typed);
-    if (place.isEmpty()) fault(cell, typed.isEmpty() ? "Which place?" : noPlace(typed));
-    place.flatMap(this::notFrom).ifPresent(why -> fault(cell, why));
-    return place.orElse(null);
+    return new Places(this).named(cell, typed);
   }
 
   /** The standing with a name; says so when there is none, and is null then. */
@@ -212,30 +208,6 @@ public final class Reader extends Findings {
     if (standing.isEmpty())
       fault(cell, "There is no standing \"" + typed + "\"; Set up, Standings lists them.");
     return standing.orElse(null);
-  }
-
-  private String noPlace(String typed) {
-    return Stream.of(Party.Kind.values()).anyMatch(k -> book.party(k, typed).isPresent())
-        ? typed + " is no place of goods; what comes back from somebody is a return."
-        : "There is no place called \"" + typed + "\".";
-  }
-
-  /** Why this paper cannot speak of goods there. */
-  private Optional<String> notFrom(Place place) {
-    boolean consigned =
-        !place.ours()
-            && place.whose().kind() == Party.Kind.SUPPLIER
-            && draft.kind().is(Trait.TAKES);
-    if (!place.ours() && !consigned && !draft.kind().is(Trait.OF_ANYONE))
-      return Optional.of(
-          "What is there belongs to " + place.whose().name() + "; it has no cost in these books.");
-    if (!place.standing().sold() && draft.kind().is(Trait.SENDS))
-      return Optional.of(
-          "What is there is "
-              + place.standing().name().toLowerCase(Locale.ROOT)
-              + " and not sold; a transfer puts it in a standing that is, or Set up, Standings"
-              + " lets it be sold.");
-    return Optional.empty();
   }
 
   /** A money amount with at most {@code places} digits after the point; null when it is wrong. */

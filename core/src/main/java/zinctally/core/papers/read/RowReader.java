@@ -101,12 +101,6 @@ public final class RowReader {
     in.facts.computeIfPresent(index, (row, facts) -> facts.amounting(minor));
   }
 
-  /**
-   * @param percent off the price, up to four places
-   * @param amount minor units that are left; null when it is too large
-   */
-  public record Discounted(BigDecimal percent, @Nullable Long amount) {}
-
   /** The item it names; null when there is none. */
   public @Nullable Item item() {
     String typed = cell("item");
@@ -203,6 +197,11 @@ public final class RowReader {
             + ".");
   }
 
+  /** A number in a column, with at most so many digits after the point; null when it is wrong. */
+  @Nullable BigDecimal amount(String column, String typed, int places) {
+    return in.amount(at(column), typed, places);
+  }
+
   /** The price of a row for one of the unit typed; null when it is wrong, or empty and may be. */
   public @Nullable BigDecimal price(boolean wanted) {
     String typed = cell("price");
@@ -210,7 +209,7 @@ public final class RowReader {
       if (wanted) fault("price", "At what price? Write 0 for goods that cost nothing.");
       return null;
     }
-    BigDecimal price = in.amount(at("price"), typed, 6);
+    BigDecimal price = amount("price", typed, 6);
     if (price != null && price.signum() < 0) {
       fault(
           "price", "A price is not below zero; write what comes off as its own line or discount.");
@@ -226,7 +225,7 @@ public final class RowReader {
 
   /** The cost of one of the unit that was typed; null when it is wrong. */
   public @Nullable BigDecimal unitCost() {
-    BigDecimal cost = in.amount(at("unit_cost"), cell("unit_cost"), 6);
+    BigDecimal cost = amount("unit_cost", cell("unit_cost"), 6);
     if (cost == null || cost.signum() >= 0) return cost;
     fault("unit_cost", "A cost is not below zero.");
     return null;
@@ -252,44 +251,6 @@ public final class RowReader {
     if (quantity == null || quantity.quantity().signum() > 0) return quantity;
     fault("quantity", "The quantity must be above zero" + otherwise);
     return null;
-  }
-
-  /** A row's discount, typed as percent or as the new price: each fills in the other. */
-  public @Nullable Discounted discounted(Units.Typed quantity, BigDecimal price) {
-    String typed = cell("discount").replace("%", "").strip();
-    String at = cell("at");
-    if (!typed.isEmpty() && !at.isEmpty()) {
-      fault("at", "Percent off, or the new price: leave one of the two empty.");
-      return null;
-    }
-    if (!at.isEmpty()) return newPrice(quantity, price, at);
-    if (typed.isEmpty())
-      return new Discounted(BigDecimal.ZERO, amountOf(quantity, price, BigDecimal.ZERO));
-    BigDecimal percent = in.amount(at("discount"), typed, 4);
-    if (percent == null) return null;
-    if (percent.signum() < 0 || percent.compareTo(HUNDRED) > 0) {
-      fault("discount", "A discount is between 0 and 100 percent.");
-      return null;
-    }
-    BigDecimal left = price.multiply(HUNDRED.subtract(percent)).divide(HUNDRED);
-    beside("at", Figures.grouped(left, Math.min(4, Math.max(2, left.scale()))));
-    return new Discounted(percent, amountOf(quantity, price, percent));
-  }
-
-  private @Nullable Discounted newPrice(Units.Typed quantity, BigDecimal price, String typed) {
-    BigDecimal at = in.amount(at("at"), typed, 6);
-    if (at == null) return null;
-    if (at.signum() < 0 || at.compareTo(price) > 0) {
-      fault("at", "The new price is between 0 and " + Figures.plain(price) + ".");
-      return null;
-    }
-    BigDecimal percent =
-        price.signum() == 0
-            ? BigDecimal.ZERO
-            : price.subtract(at).multiply(HUNDRED).divide(price, 4, RoundingMode.HALF_UP);
-    beside(
-        "discount", Figures.plain(percent.setScale(2, RoundingMode.HALF_UP).stripTrailingZeros()));
-    return new Discounted(percent, amountOf(quantity, at, BigDecimal.ZERO));
   }
 
   /** Writes something beside it. */

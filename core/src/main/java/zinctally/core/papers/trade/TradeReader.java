@@ -19,9 +19,10 @@ import zinctally.core.papers.Place;
 import zinctally.core.papers.Reading;
 import zinctally.core.papers.TaxRate;
 import zinctally.core.papers.consign.KeptReader;
-import zinctally.core.papers.consign.Taking;
+import zinctally.core.papers.consign.Price;
 import zinctally.core.papers.flow.Flow;
 import zinctally.core.papers.flow.FlowReader;
+import zinctally.core.papers.read.Discount;
 import zinctally.core.papers.read.LineAmounts;
 import zinctally.core.papers.read.Margin;
 import zinctally.core.papers.read.OnAccount;
@@ -105,7 +106,7 @@ public final class TradeReader {
       String wording,
       Units.@Nullable Typed quantity,
       @Nullable BigDecimal price,
-      RowReader.@Nullable Discounted off,
+      @Nullable Discount off,
       @Nullable TaxRate rate,
       boolean sound) {
     /** What it comes to, minor units; null when that cannot be told. */
@@ -129,8 +130,7 @@ public final class TradeReader {
       row.facts(
           new Reading.RowFacts(
               account.get(), (quantity == null ? units.baseShown() : quantity.unit()).sign()));
-    RowReader.Discounted off =
-        quantity == null || price == null ? null : row.discounted(quantity, price);
+    Discount off = quantity == null || price == null ? null : Discount.read(row, quantity, price);
     TaxRate rate = row.rate();
     Place from = row.place(place);
     if (item != null && !buying) KeptReader.theirs(row, from, who);
@@ -221,13 +221,13 @@ public final class TradeReader {
   }
 
   /** What a line brings, with and without discount; null while that is not known. */
-  private Taking.@Nullable Price price(Typed t, @Nullable Long net) {
+  private @Nullable Price price(Typed t, @Nullable Long net) {
     if (net == null || t.quantity == null || t.price == null) return null;
-    if (buying) return new Taking.Price(net, net);
+    if (buying) return new Price(net, net);
     Long full = t.row.amountOf(t.quantity, t.price, BigDecimal.ZERO);
     if (full == null) return null;
     boolean included = "included".equals(in.draft.field("prices"));
-    return new Taking.Price(included && t.rate != null ? full - t.rate.within(full) : full, net);
+    return new Price(included && t.rate != null ? full - t.rate.within(full) : full, net);
   }
 
   /** Where its goods stay, when they do. */

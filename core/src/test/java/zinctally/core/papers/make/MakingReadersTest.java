@@ -18,6 +18,7 @@ import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.SmallBook;
 import zinctally.core.papers.SmallBook.Written;
+import zinctally.core.papers.plan.MakingPlan;
 import zinctally.core.papers.plan.Plan;
 
 /** Goods that are made, taken apart, or said how to be made. */
@@ -35,8 +36,9 @@ class MakingReadersTest {
         book.plan(makes.line("item", "7000 Nailing", "amount", "3.50").with("into", "Market van"));
     assertThat(plan.making())
         .isEqualTo(
-            new Plan.Making(
-                350, java.util.List.of(new Plan.Result(HIVE.id(), new Spot(-1, 0), 2_000_000))));
+            new MakingPlan(
+                350,
+                java.util.List.of(new MakingPlan.Result(HIVE.id(), new Spot(-1, 0), 2_000_000))));
     assertThat(plan.lines())
         .containsExactly(new JournalLine(RENT, 0, 0, new Money(-350), "Nailing").of(1));
     assertThat(plan.moves())
@@ -52,8 +54,9 @@ class MakingReadersTest {
         book.plan(apart.line("item", "HONEY", "quantity", "1", "numbers", "L-9", "amount", "4"));
     assertThat(plan.making())
         .isEqualTo(
-            new Plan.Making(
-                -400, java.util.List.of(new Plan.Result(FRAME.id(), new Spot(0, 0), 20_000_000))));
+            new MakingPlan(
+                -400,
+                java.util.List.of(new MakingPlan.Result(FRAME.id(), new Spot(0, 0), 20_000_000))));
     assertThat(plan.at(new Spot(1, 0), HONEY.id()).value()).isEqualTo(new Money(400));
   }
 

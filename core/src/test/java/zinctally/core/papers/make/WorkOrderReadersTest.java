@@ -23,6 +23,7 @@ import zinctally.core.papers.SmallBook;
 import zinctally.core.papers.SmallBook.Written;
 import zinctally.core.papers.flow.Awaited;
 import zinctally.core.papers.flow.Awaits;
+import zinctally.core.papers.plan.MakingPlan;
 import zinctally.core.papers.plan.Plan;
 
 /** What is to be made, what an assembly brings of it, and by what a whole is shared. */
@@ -153,7 +154,7 @@ class WorkOrderReadersTest {
                 .line("item", "FRAME", "quantity", "2", "share", frame)
                 .line("item", "HIVE", "quantity", "1", "share", hive));
     assertThat(plan.making().results())
-        .extracting(Plan.Result::weight)
+        .extracting(MakingPlan.Result::weight)
         .containsExactly(frames, hives);
   }
 }
