@@ -26,7 +26,7 @@ again() { # pid-file first-option command...: runs it, and again when it was kil
 }
 
 db_up() {
-  local data=$HOME_DIR/db pid=$HOME_DIR/run/db.pid user
+  local data=${DB_DATA:-$HOME_DIR/db} pid=$HOME_DIR/run/db.pid user
   if alive "$pid"; then return; fi
   ! open_port "$DB_PORT" || fail "port $DB_PORT is taken by another program; set ${DB_PORT_NAME:-ZINC_DB_PORT} to a free one"
   user=$(db_account)
@@ -55,7 +55,7 @@ SQL
   )
   [ "$user" != mysql ] || chown mysql "$init"
   (umask 077; touch "$HOME_DIR/log/db.log"); [ "$user" != mysql ] || chown mysql "$HOME_DIR/log/db.log"
-  local socket=$HOME_DIR/db/s; [ ${#socket} -lt 100 ] || socket=/tmp/zinc-$DB_PORT.sock
+  local socket=$data/s; [ ${#socket} -lt 100 ] || socket=/tmp/zinc-$DB_PORT.sock
   local server=(mariadbd --no-defaults --user="$user" --datadir="$data" --tmpdir="$HOME_DIR/db-tmp" --port="$DB_PORT" --bind-address=127.0.0.1
     --socket="$socket" --pid-file="$data/pid" --log-error="$HOME_DIR/log/db.log"
     --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve
