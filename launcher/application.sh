@@ -45,10 +45,10 @@ answers() { # whether the application answers at the machine itself
 
 java_app() { # database profile-arguments...
   local db=$1; shift
-  local url=jdbc:mariadb://127.0.0.1:$DB_PORT/$db
+  local url=jdbc:mariadb:${SERVERS:+sequential:}//${SERVERS:-127.0.0.1:$DB_PORT}/$db
   ZINC_DB_URL=$url ZINC_DB_USER=zinc_app_${db#zinc_} ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/app.password") \
   SPRING_FLYWAY_URL="$url?createDatabaseIfNotExist=true" SPRING_FLYWAY_USER=zinc SPRING_FLYWAY_PASSWORD=$(cat "$HOME_DIR/run/db.password") \
-  ZINC_PORT=$WEB_PORT ZINC_ADDRESS=$WEB_ADDRESS ZINC_HOME_DIR=$HOME_DIR exec java -Xmx1g -XX:+UseSerialGC -XX:TieredStopAtLevel=4 -jar "$JAR" "$@"
+  ZINC_SERVERS=${SERVERS:-} ZINC_PORT=$WEB_PORT ZINC_ADDRESS=$WEB_ADDRESS ZINC_HOME_DIR=$HOME_DIR exec java -Xmx1g -XX:+UseSerialGC -XX:TieredStopAtLevel=4 -jar "$JAR" "$@"
 }
 
 serve() { # own|demo

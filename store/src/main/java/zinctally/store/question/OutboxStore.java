@@ -7,17 +7,19 @@ import java.time.LocalDateTime;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Letters that go out, or stay here to be looked at where no mail does. */
 @Repository
 public class OutboxStore {
   private static final int LONGEST_FAULT = 400;
   private final JdbcClient sql;
+  private final TransactionTemplate once;
   private final Clock clock;
 
-  OutboxStore(JdbcClient sql, Clock clock) {
+  OutboxStore(JdbcClient sql, TransactionTemplate once, Clock clock) {
     this.sql = sql;
+    this.once = once;
     this.clock = clock;
   }
 
@@ -51,8 +53,11 @@ public class OutboxStore {
   }
 
   /** Has the next letter sent, if one waits; only one process at a time sends it. */
-  @Transactional
   public boolean sendNext(Sender sender) {
+    return Boolean.TRUE.equals(once.execute(status -> sent(sender)));
+  }
+
+  private boolean sent(Sender sender) {
     Optional<Letter> next =
         sql.sql(
                 "select * from outbox where state = 'WAITS' order by id limit 1 for update skip locked")

@@ -10,11 +10,11 @@ import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.support.TransactionTemplate;
 import zinctally.core.seal.Hash;
 import zinctally.core.seal.Leaf;
 import zinctally.core.seal.MerkleTree;
 import zinctally.core.seal.Seal;
+import zinctally.store.Retrying;
 
 /**
  * Seals what is committed and not sealed yet. One at a time, and apart from posting, which neither
@@ -35,7 +35,7 @@ public class Sealer {
   private final SealStore seals;
   private final JdbcClient sql;
   private final JdbcTemplate jdbc;
-  private final TransactionTemplate transaction;
+  private final Retrying retrying;
   private final Clock clock;
 
   Sealer(
@@ -43,13 +43,13 @@ public class Sealer {
       SealStore seals,
       JdbcClient sql,
       JdbcTemplate jdbc,
-      TransactionTemplate transaction,
+      Retrying retrying,
       Clock clock) {
     this.kinds = kinds;
     this.seals = seals;
     this.sql = sql;
     this.jdbc = jdbc;
-    this.transaction = transaction;
+    this.retrying = retrying;
     this.clock = clock;
   }
 
@@ -63,8 +63,8 @@ public class Sealer {
 
   private boolean once() {
     return Boolean.TRUE.equals(
-        transaction.execute(
-            status -> {
+        retrying.run(
+            () -> {
               sql.sql("select id from sealer where id = 1 for update").query().singleValue();
               List<Numbered> leaves = new ArrayList<>();
               for (Sealed kind : kinds) take(kind, leaves);

@@ -1,0 +1,110 @@
+# shellcheck shell=bash
+# Three database servers that keep one book, and two programs that work at it. ./zinc-tally sources this.
+
+CLUSTER_PORT=${ZINC_CLUSTER_PORT:-8730} # and those after it
+GALERA=/usr/lib/galera/libgalera_smm.so
+
+# number: where one of the servers lies and answers; each on a network of its own when they are APART
+server_at() {
+  HOME_DIR=$CLUSTER/$1; DB_PORT=$((CLUSTER_PORT + $1)); DB_ADDRESS=127.0.0.1; DB_CLIENT=127.0.0.1; DB_WITHIN=()
+  [ -z "${APART:-}" ] || { DB_ADDRESS=10.77.0.$1; DB_CLIENT=10.77.0.254; DB_WITHIN=(ip netns exec "zinc$1"); }
+}
+
+servers() { # what the programs, or with a word the servers themselves, know them by
+  local n all=
+  for n in 1 2 3; do all=$all,$(server_at "$n"; [ -z "${1:-}" ] || DB_PORT=$((CLUSTER_PORT + 10 * n)); printf '%s:%s' "$DB_ADDRESS" "$DB_PORT"); done
+  printf '%s' "${all#,}"
+}
+
+going_on() { # file command...: starts a server from where it left off, so that it asks the others for no more than it lacks
+  local log=$1 position; shift
+  : > "$log"; "$@" --wsrep-recover --log-error="$log" >/dev/null 2>&1
+  position=$(sed -n 's/.*Recovered position: *//p' "$log" | tail -1)
+  exec "$@" ${position:+--wsrep-start-position="$position"}
+}
+
+server_up() ( # number, --wsrep-new-cluster for the first
+  server_at "$1"; mkdir -p "$HOME_DIR/run" "$HOME_DIR/log"
+  pid=$HOME_DIR/run/db.pid; data=$HOME_DIR/db; user=$(db_account); own=$((CLUSTER_PORT + 10 * $1))
+  if alive "$pid"; then return; fi
+  db_install "$user" "$data"
+  (umask 077; touch "$HOME_DIR/log/going-on.err"); [ "$user" != mysql ] || chown mysql "$HOME_DIR/log/going-on.err"
+  db_options "$user" "$data"
+  OPTIONS+=(--binlog-format=row --innodb-autoinc-lock-mode=2 --wsrep-on=ON --wsrep-provider="$GALERA" --wsrep-auto-increment-control=OFF
+    --wsrep-cluster-name=zinc --wsrep-cluster-address="gcomm://$(servers own)" --wsrep-node-name="server$1" --wsrep-node-address="$DB_ADDRESS:$own"
+    --wsrep-node-incoming-address="$DB_ADDRESS:$DB_PORT" --wsrep-sst-method=rsync --wsrep-sst-receive-address="$DB_ADDRESS:$((own + 2))"
+    --wsrep-provider-options="gmcast.listen_addr=tcp://$DB_ADDRESS:$own;ist.recv_addr=$DB_ADDRESS:$((own + 1));gcache.size=256M;evs.keepalive_period=PT0.5S;evs.suspect_timeout=PT3S;evs.inactive_timeout=PT8S")
+  rm -f "$pid"
+  setsid bash -c "$(declare -f again going_on); again \"\$@\"" again "$pid" "${2:-}" going_on "$HOME_DIR/log/going-on.err" \
+    ${DB_WITHIN[@]+"${DB_WITHIN[@]}"} mariadbd "${OPTIONS[@]}" </dev/null >/dev/null 2>&1 &
+  joined "$1" || fail "server $1 did not join; see $HOME_DIR/log/db.log"
+)
+
+status_of() ( # number, word: what a server says of itself
+  server_at "$1"; HOME_DIR=$CLUSTER/1; db_sql --connect-timeout=2 -NBe "show status like 'wsrep_$2'" 2>/dev/null | cut -f2
+)
+
+joined() { # number: waits until a server is of the cluster and has what the others have
+  for _ in $(seq 900); do
+    [ "$(status_of "$1" local_state_comment)" != Synced ] || return 0
+    sleep 0.2
+  done
+  return 1
+}
+
+first_server() { # the one that knows most, when all were stopped
+  local n
+  for n in 1 2 3; do if grep -qs 'safe_to_bootstrap: 1' "$CLUSTER/$n/db/grastate.dat"; then say "$n"; return; fi; done
+  say 1
+}
+
+one_book() { # book command...: has a book made at the first server alone, before there are others
+  local book=$1; shift
+  [ ! -e "$CLUSTER/$book.made" ] || return 0
+  (server_at 1; mkdir -p "$HOME_DIR/log" "$HOME_DIR/run"; db_up; "$@" && stop_one db && touch "$CLUSTER/$book.made") || fail "the book could not be made"
+}
+
+demo_made() { # at one server, by a program that ends when it is there
+  SERVERS='' WEB_PORT=$((CLUSTER_PORT + 5)) program_up 1 demo && (HOME_DIR=$CLUSTER/program1; stop_one web)
+}
+
+program_up() ( # number, book: one of the programs, at all servers unless SERVERS is empty
+  HOME_DIR=$CLUSTER/program$1; WEB_PORT=$((CLUSTER_PORT + 4 + $1)); WEB_ADDRESS=127.0.0.1
+  mkdir -p "$HOME_DIR/run" "$HOME_DIR/log"; cp "$CLUSTER"/1/run/*.password "$HOME_DIR/run/"
+  profile=own; [ "$2" != demo ] || profile=demo
+  (java_app "zinc_$2" --spring.profiles.active="$profile" </dev/null >> "$HOME_DIR/log/web.log" 2>&1) &
+  echo $! > "$HOME_DIR/run/web.pid"
+  for _ in $(seq 900); do
+    if grep -q . <(curl -fs "http://127.0.0.1:$WEB_PORT/health" 2>/dev/null); then return; fi
+    alive "$HOME_DIR/run/web.pid" || fail "program $1 did not start; see $HOME_DIR/log/web.log"
+    sleep 0.2
+  done
+  fail "program $1 did not answer; see $HOME_DIR/log/web.log"
+)
+
+cluster_ready() {
+  packages curl curl rsync rsync
+  [ -e "$GALERA" ] || packages galera-4 galera-4
+  say "Starting ..."
+}
+
+cluster_up() { # book: all servers and both programs
+  local n first; first=$(first_server)
+  server_up "$first" --wsrep-new-cluster
+  for n in 1 2 3; do [ "$n" = "$first" ] || server_up "$n"; done
+  SERVERS=$(servers); export SERVERS
+  for n in 1 2; do program_up "$n" "$1"; done
+}
+
+cluster_stop() {
+  local n
+  for n in 1 2; do (HOME_DIR=$CLUSTER/program$n; stop_one web); done
+  for n in 3 2 1; do (HOME_DIR=$CLUSTER/$n; stop_one db); done
+}
+
+cluster_demo() {
+  CLUSTER=$HOME_DIR/cluster; mkdir -p "$CLUSTER"; chmod go+x "$CLUSTER"
+  cluster_ready; one_book demo demo_made; cluster_up demo
+  say "The demo book is at http://127.0.0.1:$((CLUSTER_PORT + 5))/ and at http://127.0.0.1:$((CLUSTER_PORT + 6))/, one program each, on $(status_of 1 cluster_size) database servers."
+  say "Sign in as owner, bookkeeper, counter or reader; the password is: wickmere. ./zinc-tally cluster stop ends it."
+}
