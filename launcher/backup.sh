@@ -4,14 +4,14 @@
 there_is() { [ -n "$(db_sql -N -e "show databases like '${1//_/\\_}'")" ]; }
 
 check_database() { # database: what must hold in it
-  ZINC_DB_URL="jdbc:mariadb://127.0.0.1:$DB_PORT/$1" ZINC_DB_USER=zinc ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") \
+  ZINC_DB_URL="jdbc:mariadb://${DB_ADDRESS:-127.0.0.1}:$DB_PORT/$1" ZINC_DB_USER=zinc ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") \
     java -Xmx1g -XX:+UseSerialGC -cp "$JAR" -Dloader.main=zinctally.store.check.CheckCommand \
     org.springframework.boot.loader.launch.PropertiesLauncher
 }
 
 dump() { # database: all of it as it is at one moment, whoever works in it; nobody's sessions
   { say "-- the log is $(log_name)"
-    MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb-dump --no-defaults -h127.0.0.1 -P"$DB_PORT" -uzinc \
+    MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb-dump --no-defaults -h"${DB_ADDRESS:-127.0.0.1}" -P"$DB_PORT" -uzinc \
       --single-transaction --master-data=2 --quick --hex-blob --routines --ignore-table-data="$1.SPRING_SESSION" \
       --ignore-table-data="$1.SPRING_SESSION_ATTRIBUTES" "$1"
   } | gzip

@@ -30,7 +30,8 @@ server_up() ( # number, --wsrep-new-cluster for the first
   db_install "$user" "$data"
   (umask 077; touch "$HOME_DIR/log/going-on.err"); [ "$user" != mysql ] || chown mysql "$HOME_DIR/log/going-on.err"
   db_options "$user" "$data"
-  OPTIONS+=(--binlog-format=row --innodb-autoinc-lock-mode=2 --wsrep-on=ON --wsrep-provider="$GALERA" --wsrep-auto-increment-control=OFF
+  log_ready "$user"
+  OPTIONS+=(--log-bin="$HOME_DIR/db-log/log" --log-slave-updates --binlog-format=row --innodb-autoinc-lock-mode=2 --wsrep-on=ON --wsrep-provider="$GALERA" --wsrep-auto-increment-control=OFF
     --wsrep-cluster-name=zinc --wsrep-cluster-address="gcomm://$(servers own)" --wsrep-node-name="server$1" --wsrep-node-address="$DB_ADDRESS:$own"
     --wsrep-node-incoming-address="$DB_ADDRESS:$DB_PORT" --wsrep-sst-method=rsync --wsrep-sst-receive-address="$DB_ADDRESS:$((own + 2))"
     --wsrep-provider-options="gmcast.listen_addr=tcp://$DB_ADDRESS:$own;ist.recv_addr=$DB_ADDRESS:$((own + 1));gcache.size=256M;evs.keepalive_period=PT0.5S;evs.suspect_timeout=PT3S;evs.inactive_timeout=PT8S")
@@ -107,4 +108,65 @@ cluster_demo() {
   cluster_ready; one_book demo demo_made; cluster_up demo
   say "The demo book is at http://127.0.0.1:$((CLUSTER_PORT + 5))/ and at http://127.0.0.1:$((CLUSTER_PORT + 6))/, one program each, on $(status_of 1 cluster_size) database servers."
   say "Sign in as owner, bookkeeper, counter or reader; the password is: wickmere. ./zinc-tally cluster stop ends it."
+}
+
+networks() { # up|down: for each of the servers a network of its own, with a cable to this machine
+  local n
+  for n in 1 2 3; do ip netns del "zinc$n" 2>/dev/null || true; done
+  ip link del zincs 2>/dev/null || true
+  [ "$1" = up ] || return 0
+  ip link add zincs type bridge; ip addr add 10.77.0.254/24 dev zincs; ip link set zincs up
+  for n in 1 2 3; do
+    ip netns add "zinc$n"
+    ip link add "zinc$n" type veth peer name cable netns "zinc$n"; ip link set "zinc$n" master zincs up
+    ip -n "zinc$n" addr add "10.77.0.$n/24" dev cable; ip -n "zinc$n" link set cable up; ip -n "zinc$n" link set lo up
+  done
+}
+
+at_server() ( # number, program arguments...: a program that measures, at one of the servers
+  n=$1; shift; server_at "$n"
+  ZINC_DB_SERVER="jdbc:mariadb://$DB_ADDRESS:$DB_PORT/" ZINC_DB_USER=zinc ZINC_DB_PASSWORD=$(cat "$CLUSTER/1/run/db.password") bench_java "$@"
+)
+
+written_to() { # the number of the server that is written to
+  local n at
+  for n in 1 2 3; do
+    at=$(server_at "$n"; HOME_DIR=$CLUSTER/1; db_sql --connect-timeout=2 -NBe 'select right(address, 1) from zinc_bench_hands.writing_server' 2>/dev/null) || continue
+    say "$at"; return
+  done
+}
+
+ends() { { kill -9 "$(cat "$1")"; } 2>/dev/null || true; }
+
+trial_round() { # what, seconds: twenty people go on while it happens; then all must hold at every server
+  local people victim n
+  victim=$(written_to); [ "$1" != server ] || victim=$((victim % 3 + 1))
+  at_server "$victim" zinctally.bench.Hands "http://127.0.0.1:$((CLUSTER_PORT + 5)),http://127.0.0.1:$((CLUSTER_PORT + 6))" \
+    "$CLUSTER/acknowledged" "$2" "$((++ROUND))" 20 "$([ "$1" = nothing ] && echo 0 || echo 20)" & people=$!
+  sleep "$(($2 / 3))"
+  case $1 in
+    nothing) say "nothing happens" ;;
+    server) say "server $victim is killed, which is not written to"; ends "$CLUSTER/$victim/run/db.pid" ;;
+    writer) say "server $victim is killed, which is written to"; ends "$CLUSTER/$victim/run/db.pid" ;;
+    cut) say "server $victim is cut off, which is written to"; ip link set "zinc$victim" down ;;
+    program) say "program 2 is killed"; ends "$CLUSTER/program2/run/web.pid" ;;
+  esac
+  if [ "$1" = cut ]; then sleep 20; say "it is there again"; ip link set "zinc$victim" up; fi
+  wait "$people" || fail "more pages failed than were on their way; see $CLUSTER/program1/log/web.log"
+  [ "$1" != program ] || program_up 2 bench_hands
+  for n in 1 2 3; do
+    joined "$n" || fail "server $n did not come back; see $CLUSTER/$n/log/db.log"
+    at_server "$n" zinctally.bench.CrashCheck "$CLUSTER/acknowledged" hands || fail "the book does not hold at server $n"
+  done
+}
+
+cluster_trial() { # seconds: what happens to twenty people when servers and programs die
+  [ "$(id -u)" = 0 ] || fail "this needs networks of its own, which root alone can make"
+  packages ip iproute2
+  APART=1; ROUND=0; CLUSTER=$HOME_DIR/cluster-trial; rm -rf "$CLUSTER"; mkdir -p "$CLUSTER"; chmod go+x "$CLUSTER"; : > "$CLUSTER/acknowledged"
+  trap 'cluster_stop; networks down' EXIT
+  cluster_ready; networks up
+  one_book bench_hands at_server 1 zinctally.bench.HandsBook
+  cluster_up bench_hands
+  for what in nothing server writer cut program; do trial_round "$what" "$1"; done
 }

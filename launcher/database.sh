@@ -35,6 +35,16 @@ db_options() { # user, data: what a server is started with, in OPTIONS
     --local-infile=0 --max-allowed-packet=64M --max-connections=120 --tmp-table-size=128M --max-heap-table-size=128M)
 }
 
+elsewhere() { # the first of the servers that keep the book, which run by themselves
+  local server
+  for word in db app; do [ -s "$HOME_DIR/run/$word.password" ] || fail "$HOME_DIR/run/$word.password must hold the password of the account that $word stands for (docs/operating.md)"; done
+  for server in ${SERVERS//,/ }; do
+    DB_ADDRESS=${server%:*}; DB_PORT=${server##*:}
+    ! db_sql --connect-timeout=3 -e 'select 1' >/dev/null 2>&1 || return 0
+  done
+  fail "none of the servers $SERVERS answers, or the password in $HOME_DIR/run/db.password is not theirs"
+}
+
 db_install() { # user, data: what a server needs before its first start
   # a folder of its own for temporary tables: a server that starts clears them away
   mkdir -p "$HOME_DIR/db-tmp"; [ "$1" != mysql ] || chown mysql "$HOME_DIR/db-tmp"
@@ -47,6 +57,7 @@ db_install() { # user, data: what a server needs before its first start
 }
 
 db_up() {
+  if [ -n "${SERVERS:-}" ]; then elsewhere; return; fi
   local data=${DB_DATA:-$HOME_DIR/db} pid=$HOME_DIR/run/db.pid client=${DB_CLIENT:-127.0.0.1} user
   if alive "$pid"; then return; fi
   ! open_port "$DB_PORT" || fail "port $DB_PORT is taken by another program; set ${DB_PORT_NAME:-ZINC_DB_PORT} to a free one"

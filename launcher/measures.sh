@@ -1,10 +1,14 @@
 # shellcheck shell=bash
 # What is measured and tried hard, on a database server of its own. ./zinc-tally sources this.
 
-bench_up() { # builds the measures and starts a database of their own
+build_measures() {
   prepare
   say "Building ..." >&2
   mvn -q -B -pl bench -am -Dmaven.test.skip=true package > "$HOME_DIR/log/build.log" 2>&1 || { tail -30 "$HOME_DIR/log/build.log" >&2; fail "the build failed; see $HOME_DIR/log/build.log"; }
+}
+
+bench_up() { # builds the measures and starts a database of their own
+  build_measures
   HOME_DIR=$HOME_DIR/bench; DB_PORT_NAME=ZINC_BENCH_DB_PORT; DB_PORT=${ZINC_BENCH_DB_PORT:-8713}
   mkdir -p "$HOME_DIR/log" "$HOME_DIR/run"
   db_up; trap 'stop_one db' EXIT
@@ -57,11 +61,11 @@ hands() { # seconds, kills
   bench_java zinctally.bench.HandsBook
   trap 'kill -9 "$(cat "$HOME_DIR/run/hands.pid")" 2>/dev/null; stop_one db' EXIT
   book_up hands "$HANDS_PORT"
-  bench_java zinctally.bench.Hands "http://127.0.0.1:$HANDS_PORT" "$acknowledged" "$1" 1 || fail "pages failed; see $HOME_DIR/log/hands.log"
+  bench_java zinctally.bench.Hands "http://127.0.0.1:$HANDS_PORT" "$acknowledged" "$1" 1 8 0 || fail "pages failed; see $HOME_DIR/log/hands.log"
   bench_java zinctally.bench.CrashCheck "$acknowledged" hands || fail "the book does not hold"
   for round in $(seq "$2"); do
     before=$(wc -l < "$acknowledged")
-    bench_java zinctally.bench.Hands "http://127.0.0.1:$HANDS_PORT" "$acknowledged" 60 "$((round + 1))" & people=$!
+    bench_java zinctally.bench.Hands "http://127.0.0.1:$HANDS_PORT" "$acknowledged" 60 "$((round + 1))" 8 0 & people=$!
     for _ in $(seq 250); do [ "$(wc -l < "$acknowledged")" -eq "$before" ] || break; sleep 0.2; done
     sleep "$((2 + RANDOM % 9))" # into the middle of their work
     say "round $round: the program is killed"

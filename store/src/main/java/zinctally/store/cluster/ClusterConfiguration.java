@@ -1,6 +1,7 @@
 package zinctally.store.cluster;
 
 import com.zaxxer.hikari.HikariDataSource;
+import java.time.Duration;
 import java.util.List;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.annotation.Value;
@@ -17,13 +18,17 @@ import org.springframework.jdbc.support.JdbcTransactionManager;
 @Configuration
 @ConditionalOnExpression("!'${zinc.servers:}'.isEmpty()")
 class ClusterConfiguration {
+  /** As long as the others need to be sure that one of them is gone, and some. */
+  private static final Duration PATIENCE = Duration.ofSeconds(25);
+
   /** Milliseconds after which a server that is not there is not waited for. */
   private static final int SOON = 1000;
 
   @Bean
   ClusterSource dataSource(
       DataSourceProperties book, Environment settings, @Value("${zinc.servers}") List<String> at) {
-    return new ClusterSource(at.stream().map(a -> server(a, book, settings)).toList());
+    List<Server> servers = at.stream().map(a -> server(a, book, settings)).toList();
+    return new ClusterSource(servers, PATIENCE).watching();
   }
 
   private static Server server(String address, DataSourceProperties book, Environment settings) {

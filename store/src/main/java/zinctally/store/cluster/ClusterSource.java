@@ -21,12 +21,10 @@ import org.springframework.jdbc.datasource.AbstractDataSource;
 final class ClusterSource extends AbstractDataSource implements AutoCloseable {
   private static final Logger LOG = LoggerFactory.getLogger(ClusterSource.class);
 
-  /** As long as the others need to be sure that one of them is gone, and some. */
-  private static final Duration PATIENCE = Duration.ofSeconds(25);
-
   private static final Duration PAUSE = Duration.ofMillis(100);
 
   private final List<Server> servers;
+  private final Duration patience;
   private final ScheduledExecutorService watch =
       Executors.newSingleThreadScheduledExecutor(
           work -> {
@@ -36,15 +34,24 @@ final class ClusterSource extends AbstractDataSource implements AutoCloseable {
           });
   private volatile Server at;
 
-  ClusterSource(List<Server> servers) {
+  /**
+   * @param patience how long a connection is waited for while no server is written to
+   */
+  ClusterSource(List<Server> servers, Duration patience) {
     this.servers = List.copyOf(servers);
+    this.patience = patience;
     at = servers.get(0);
+  }
+
+  /** Has the servers looked at every second. */
+  ClusterSource watching() {
     watch.scheduleWithFixedDelay(this::watch, 0, 1, TimeUnit.SECONDS);
+    return this;
   }
 
   @Override
   public Connection getConnection() throws SQLException {
-    long until = System.nanoTime() + PATIENCE.toNanos();
+    long until = System.nanoTime() + patience.toNanos();
     while (true) {
       Server asked = at;
       try {
@@ -72,7 +79,7 @@ final class ClusterSource extends AbstractDataSource implements AutoCloseable {
   }
 
   /** Finds out which server is written to; the one that was is asked first. */
-  private void look() {
+  void look() {
     if (found(at)) return;
     for (Server other : servers) if (other != at && found(other)) return;
   }

@@ -3,6 +3,7 @@ package zinctally.store.cluster;
 import java.sql.Connection;
 import java.sql.SQLException;
 import javax.sql.DataSource;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.jdbc.support.JdbcTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.TransactionSystemException;
@@ -26,9 +27,14 @@ final class FencedTransactions extends JdbcTransactionManager {
     Writing.hold(connection, definition.isReadOnly() ? "" : Writing.HELD);
   }
 
-  /** Nobody knows whether a commit that was not answered was made, so nobody tries it again. */
+  /**
+   * Nobody knows whether a commit that was not answered was made, so nobody tries it again. What
+   * cannot be rolled back at a server that is gone is gone with it.
+   */
   @Override
   protected RuntimeException translateException(String task, SQLException failed) {
+    if (task.contains("rollback"))
+      return new DataAccessResourceFailureException("The server is gone", failed);
     return task.contains("commit") && DatabaseGone.why(failed)
         ? new TransactionSystemException("The commit was not answered", failed)
         : super.translateException(task, failed);

@@ -12,6 +12,9 @@ import java.util.WeakHashMap;
 
 /** One database server of a cluster, and the connections this program has to it. */
 final class Server implements AutoCloseable {
+  /** Milliseconds that it may take to say how the cluster looks. */
+  private static final int LONGEST = 3000;
+
   /** What it is known by among the others: host and port. */
   private final String address;
 
@@ -35,13 +38,13 @@ final class Server implements AutoCloseable {
    */
   Connection writing() throws SQLException {
     Connection connection = pool.getConnection();
+    lent.add(connection);
     try {
       Writing.hold(connection, "");
     } catch (SQLException not) {
       connection.close();
       throw not;
     }
-    lent.add(connection);
     return connection;
   }
 
@@ -64,7 +67,8 @@ final class Server implements AutoCloseable {
   View view() throws SQLException {
     try (Connection connection = pool.getConnection();
         Statement statement = connection.createStatement()) {
-      statement.setQueryTimeout(2);
+      connection.setNetworkTimeout(
+          Runnable::run, LONGEST); // whoever is cut off does not even refuse
       if (!status(statement, "wsrep_ready").equals("ON"))
         throw new SQLTransientConnectionException(address + " is cut off from the others");
       return new View(
