@@ -73,7 +73,8 @@ program_up() ( # number, book: one of the programs, at all servers unless SERVER
   HOME_DIR=$CLUSTER/program$1; WEB_PORT=$((CLUSTER_PORT + 4 + $1)); WEB_ADDRESS=127.0.0.1
   mkdir -p "$HOME_DIR/run" "$HOME_DIR/log"; cp "$CLUSTER"/1/run/*.password "$HOME_DIR/run/"
   profile=own; [ "$2" != demo ] || profile=demo
-  (java_app "zinc_$2" --spring.profiles.active="$profile" </dev/null >> "$HOME_DIR/log/web.log" 2>&1) &
+  near=; [ -z "${SERVERS:-}" ] || near=$(server_at "$((4 - $1))"; printf '%s:%s' "$DB_ADDRESS" "$DB_PORT")
+  (ZINC_NEAR=$near java_app "zinc_$2" --spring.profiles.active="$profile" </dev/null >> "$HOME_DIR/log/web.log" 2>&1) &
   echo $! > "$HOME_DIR/run/web.pid"
   for _ in $(seq 900); do
     if grep -q . <(curl -fs "http://127.0.0.1:$WEB_PORT/health" 2>/dev/null); then return; fi

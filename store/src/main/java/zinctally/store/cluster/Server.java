@@ -67,13 +67,24 @@ final class Server implements AutoCloseable {
   View view() throws SQLException {
     try (Connection connection = pool.getConnection();
         Statement statement = connection.createStatement()) {
-      connection.setNetworkTimeout(
-          Runnable::run, LONGEST); // whoever is cut off does not even refuse
-      if (!status(statement, "wsrep_ready").equals("ON"))
-        throw new SQLTransientConnectionException(address + " is cut off from the others");
+      well(connection);
       return new View(
           Writing.address(statement),
           Set.of(status(statement, "wsrep_incoming_addresses").split(",")));
+    }
+  }
+
+  /**
+   * Leaves a connection only as long to answer as one needs that is well.
+   *
+   * @throws SQLException when its server does not answer, or is cut off from most of the others
+   */
+  static void well(Connection connection) throws SQLException {
+    // whoever is cut off does not even refuse
+    connection.setNetworkTimeout(Runnable::run, LONGEST);
+    try (Statement statement = connection.createStatement()) {
+      if (!status(statement, "wsrep_ready").equals("ON"))
+        throw new SQLTransientConnectionException("A server is cut off from the others");
     }
   }
 

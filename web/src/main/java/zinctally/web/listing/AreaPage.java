@@ -5,10 +5,13 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.OneMoment;
 import zinctally.store.listing.Listing;
 import zinctally.web.paper.form.Forms;
 import zinctally.web.shell.May;
@@ -21,9 +24,11 @@ public class AreaPage {
   private final ListingPage lists;
   private final Forms forms;
   private final Sees sees;
+  private final OneMoment moment;
   private final Clock clock;
 
-  AreaPage(Areas areas, ListingPage lists, Forms forms, Sees sees, Clock clock) {
+  AreaPage(Areas areas, ListingPage lists, Forms forms, Sees sees, OneMoment moment, Clock clock) {
+    this.moment = moment;
     this.sees = sees;
     this.areas = areas;
     this.lists = lists;
@@ -33,6 +38,21 @@ public class AreaPage {
 
   /** The list that the areas have at this address. */
   @Nullable String show(Model model, HttpServletRequest request, HttpServletResponse response) {
+    return still(request, () -> shown(model, request, response));
+  }
+
+  /**
+   * Has a page read the book as it is at one moment, so that its balances, rows and sums agree
+   * while others post; one that keeps a choice or writes a file does more than read.
+   */
+  public @Nullable String still(HttpServletRequest request, Supplier<@Nullable String> page) {
+    return ListingPage.onlyReads(request)
+        ? moment.of(() -> Optional.ofNullable(page.get())).orElse(null)
+        : page.get();
+  }
+
+  private @Nullable String shown(
+      Model model, HttpServletRequest request, HttpServletResponse response) {
     Areas.Place place = areas.at(request.getRequestURI());
     ListPage page = place.page();
     May.must(page.may().test(request.getUserPrincipal()));

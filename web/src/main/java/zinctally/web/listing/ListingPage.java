@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import zinctally.store.Audit;
+import zinctally.store.OneMoment;
 import zinctally.store.listing.Ask;
 import zinctally.store.listing.ChoiceStore;
 import zinctally.store.listing.Listing;
@@ -62,6 +63,7 @@ public class ListingPage {
   private final Sees sees;
   private final HandedOut handedOut;
   private final Audit audit;
+  private final OneMoment moment;
 
   ListingPage(
       ListingStore store,
@@ -74,8 +76,10 @@ public class ListingPage {
       Clock clock,
       Sees sees,
       HandedOut handedOut,
-      Audit audit) {
+      Audit audit,
+      OneMoment moment) {
     this.audit = audit;
+    this.moment = moment;
     this.handedOut = handedOut;
     this.sees = sees;
     this.store = store;
@@ -120,6 +124,12 @@ public class ListingPage {
         .map(after -> Address.of(request, OWN).with("after", after).toString());
   }
 
+  /** Whether a list is only to be shown: no choice is kept, and no file is written. */
+  static boolean onlyReads(HttpServletRequest request) {
+    return text(request, ListChoices.KEEP).isEmpty()
+        && !Download.FORMS.contains(text(request, "as"));
+  }
+
   private Narrowing narrowing(Listing listing, HttpServletRequest request) {
     return Narrowing.read(listing, request, say.coin(), LocalDate.now(clock));
   }
@@ -158,9 +168,13 @@ public class ListingPage {
           model,
           request,
           response);
-    Page page = store.page(listing, ask);
-    model.addAttribute(ROWS, page.rows());
-    model.addAttribute("list", views.of(whole, listing, page, ask, narrowing, request));
+    moment.of(
+        () -> {
+          Page page = store.page(listing, ask);
+          model.addAttribute(ROWS, page.rows());
+          return model.addAttribute(
+              "list", views.of(whole, listing, page, ask, narrowing, request));
+        });
     if (request.getHeader("HX-Request") == null) return template;
     if (!ask.after().isEmpty()) return "listing/table :: rows";
     model.addAttribute("partly", true);

@@ -60,6 +60,11 @@ class AccountController {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
+    return page.still(request, () -> lines(id, model, request, response));
+  }
+
+  private @Nullable String lines(
+      long id, Model model, HttpServletRequest request, HttpServletResponse response) {
     Account account =
         accounts.all().stream()
             .filter(a -> a.id() == id)
