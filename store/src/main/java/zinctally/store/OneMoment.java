@@ -10,15 +10,20 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 public class OneMoment {
   private final TransactionTemplate still;
+  private final Retrying retrying;
 
-  OneMoment(PlatformTransactionManager transactions) {
+  OneMoment(PlatformTransactionManager transactions, Retrying retrying) {
+    this.retrying = retrying;
     still = new TransactionTemplate(transactions);
     still.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
     still.setReadOnly(true);
   }
 
-  /** What {@code reading} gives. Inside a transaction that is open already, that one's view. */
+  /**
+   * What {@code reading} gives. Inside a transaction that is open already, that one's view. Where
+   * several servers keep the book, it is read again at another when one is gone.
+   */
   public <T> T of(Supplier<T> reading) {
-    return still.execute(status -> reading.get());
+    return retrying.again(() -> still.execute(status -> reading.get()));
   }
 }
