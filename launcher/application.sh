@@ -2,11 +2,14 @@
 # Building and serving the application. ./zinc-tally sources this.
 
 JAR=$ROOT/web/target/zinc-tally-app.jar
+APP=$ROOT/web/target/app # the same, unpacked, so that classes can be read from an archive that was made of them
+CLASSES=$APP/classes.jsa
 
 build() {
-  if [ -f "$JAR" ] && [ -z "$(find pom.xml core store web demo \( -name target -o -path '*/src/test' \) -prune -o -type f -newer "$JAR" -print -quit)" ]; then return; fi
+  if [ -f "$JAR" ] && [ -d "$APP" ] && [ -z "$(find pom.xml core store web demo \( -name target -o -path '*/src/test' \) -prune -o -type f -newer "$JAR" -print -quit)" ]; then return; fi
   say "Building ..."
   mvn -q -B -pl web -am -Dmaven.test.skip=true package > "$HOME_DIR/log/build.log" 2>&1 || { tail -30 "$HOME_DIR/log/build.log" >&2; fail "the build failed; see $HOME_DIR/log/build.log"; }
+  rm -rf "$APP"; java -Djarmode=tools -jar "$JAR" extract --destination "$APP" > /dev/null || fail "the program could not be unpacked into $APP"
 }
 
 on_loopback() { case $WEB_ADDRESS in 127.*|::1|localhost) ;; *) return 1 ;; esac; }
@@ -45,10 +48,11 @@ answers() { # whether the application answers at the machine itself
 
 java_app() { # database profile-arguments...
   local db=$1; shift
+  [ ! -s "$CLASSES" ] || ARCHIVES=-XX:SharedArchiveFile=$CLASSES
   local url=jdbc:mariadb:${SERVERS:+sequential:}//${SERVERS:-127.0.0.1:$DB_PORT}/$db
   ZINC_DB_URL=$url ZINC_DB_USER=zinc_app_${db#zinc_} ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/app.password") \
   SPRING_FLYWAY_URL="$url?createDatabaseIfNotExist=true" SPRING_FLYWAY_USER=zinc SPRING_FLYWAY_PASSWORD=$(cat "$HOME_DIR/run/db.password") \
-  ZINC_SERVERS=${SERVERS:-} ZINC_PORT=$WEB_PORT ZINC_ADDRESS=$WEB_ADDRESS ZINC_HOME_DIR=$HOME_DIR exec java -Xmx1g -XX:+UseSerialGC -XX:TieredStopAtLevel=4 -jar "$JAR" "$@"
+  ZINC_SERVERS=${SERVERS:-} ZINC_PORT=$WEB_PORT ZINC_ADDRESS=$WEB_ADDRESS ZINC_HOME_DIR=$HOME_DIR exec java -Xmx1g -XX:+UseSerialGC ${ARCHIVES:-} -jar "$APP/zinc-tally-app.jar" "$@"
 }
 
 serve() { # own|demo
@@ -59,7 +63,8 @@ serve() { # own|demo
   [ ! -e "$HOME_DIR/run/restoring-$book" ] || fail "going back to a backup was broken off in the middle; do it again before the book is served. What it was before lies in $HOME_DIR/before-restore"
   [ "$book" != own ] || before_upgrade "$book"
   say "Starting ..."
-  (umask 077; java_app "zinc_$book" --spring.profiles.active="$book" "${LISTENS[@]}" "--logging.file.name=$HOME_DIR/log/web.log" --logging.threshold.console=off \
+  (umask 077; ARCHIVES=-XX:ArchiveClassesAtExit=$CLASSES # when it ends, for those that start after it
+    java_app "zinc_$book" --spring.profiles.active="$book" "${LISTENS[@]}" "--logging.file.name=$HOME_DIR/log/web.log" --logging.threshold.console=off \
     </dev/null > "$HOME_DIR/log/start.log" 2>&1) &
   echo $! > "$pid"; echo "$book" > "$served"
   for _ in $(seq 600); do
