@@ -112,7 +112,7 @@ backup() { # folder book
   [ -z "${ZINC_BACKUP_KEY:-}" ] || file=$file.age
   (umask 077; hidden < "$part" > "$file.part") && mv "$file.part" "$file" || { rm -f "$file.part" "$part"; fail "the backup could not be written to $folder"; }
   rm -f "$part"
-  if [ "$book" = own ]; then keep_log "$folder" && touch "$folder/log-$(log_name)/begins" || fail "the log could not be kept in $folder"; fi
+  if [ "$book" = own ]; then keep_log "$folder" && mkdir -p "$folder/log-$(log_name)" && touch "$folder/log-$(log_name)/begins" || fail "the log could not be kept in $folder"; fi
   noted "$book" "$file" "$((SECONDS - began))"
   say "$file: $(du -h "$file" | cut -f1), read back and checked, $((SECONDS - began)) s"
 }

@@ -23,18 +23,23 @@ going_on() { # file command...: starts a server from where it left off, so that 
   exec "$@" ${position:+--wsrep-start-position="$position"}
 }
 
-server_up() ( # number, --wsrep-new-cluster for the first
-  server_at "$1"; mkdir -p "$HOME_DIR/run" "$HOME_DIR/log"
-  pid=$HOME_DIR/run/db.pid; data=$HOME_DIR/db; user=$(db_account); own=$((CLUSTER_PORT + 10 * $1))
-  if alive "$pid"; then return; fi
-  db_install "$user" "$data"
+server_ready() { # number: what a server of the cluster is started with, in OPTIONS
+  local user own=$((CLUSTER_PORT + 10 * $1))
+  server_at "$1"; mkdir -p "$HOME_DIR/run" "$HOME_DIR/log"; user=$(db_account)
+  db_install "$user" "$HOME_DIR/db"; log_ready "$user"
   (umask 077; touch "$HOME_DIR/log/going-on.err"); [ "$user" != mysql ] || chown mysql "$HOME_DIR/log/going-on.err"
-  db_options "$user" "$data"
-  log_ready "$user"
+  db_options "$user" "$HOME_DIR/db"
   OPTIONS+=(--log-bin="$HOME_DIR/db-log/log" --log-slave-updates --binlog-format=row --innodb-autoinc-lock-mode=2 --wsrep-on=ON --wsrep-provider="$GALERA" --wsrep-auto-increment-control=OFF
     --wsrep-cluster-name=zinc --wsrep-cluster-address="gcomm://$(servers own)" --wsrep-node-name="server$1" --wsrep-node-address="$DB_ADDRESS:$own"
     --wsrep-node-incoming-address="$DB_ADDRESS:$DB_PORT" --wsrep-sst-method=rsync --wsrep-sst-receive-address="$DB_ADDRESS:$((own + 2))"
     --wsrep-provider-options="gmcast.listen_addr=tcp://$DB_ADDRESS:$own;ist.recv_addr=$DB_ADDRESS:$((own + 1));gcache.size=256M;evs.keepalive_period=PT0.5S;evs.suspect_timeout=PT3S;evs.inactive_timeout=PT8S")
+}
+
+server_up() ( # number, --wsrep-new-cluster for the first
+  server_at "$1"; pid=$HOME_DIR/run/db.pid
+  if alive "$pid"; then return; fi
+  ! open_port "$DB_PORT" || fail "port $DB_PORT is taken by another program; set ZINC_CLUSTER_PORT so that it and the forty after it are free"
+  server_ready "$1"
   rm -f "$pid"
   setsid bash -c "$(declare -f again going_on); again \"\$@\"" again "$pid" "${2:-}" going_on "$HOME_DIR/log/going-on.err" \
     ${DB_WITHIN[@]+"${DB_WITHIN[@]}"} mariadbd "${OPTIONS[@]}" </dev/null >/dev/null 2>&1 &
@@ -53,10 +58,18 @@ joined() { # number: waits until a server is of the cluster and has what the oth
   return 1
 }
 
-first_server() { # the one that knows most, when all were stopped
-  local n
+first_server() { # the one that knows most, when all were stopped, or fell
+  local n known most=-2 first=1
   for n in 1 2 3; do if grep -qs 'safe_to_bootstrap: 1' "$CLUSTER/$n/db/grastate.dat"; then say "$n"; return; fi; done
-  say 1
+  for n in 1 2 3; do
+    [ -e "$CLUSTER/$n/db/grastate.dat" ] || continue
+    known=$(server_ready "$n"; : > "$HOME_DIR/log/going-on.err"
+      "${DB_WITHIN[@]}" mariadbd "${OPTIONS[@]}" --wsrep-recover --log-error="$HOME_DIR/log/going-on.err" >/dev/null 2>&1
+      sed -n 's/.*Recovered position: *.*:\(-*[0-9]*\).*/\1/p' "$HOME_DIR/log/going-on.err" | tail -1)
+    if [ "${known:--1}" -gt "$most" ]; then most=${known:--1}; first=$n; fi
+  done
+  sed -i 's/^safe_to_bootstrap: 0/safe_to_bootstrap: 1/' "$CLUSTER/$first/db/grastate.dat" 2>/dev/null || true
+  say "$first"
 }
 
 one_book() { # book command...: has a book made at the first server alone, before there are others
@@ -71,6 +84,8 @@ demo_made() { # at one server, by a program that ends when it is there
 
 program_up() ( # number, book: one of the programs, at all servers unless SERVERS is empty
   HOME_DIR=$CLUSTER/program$1; WEB_PORT=$((CLUSTER_PORT + 4 + $1)); WEB_ADDRESS=127.0.0.1
+  if alive "$HOME_DIR/run/web.pid"; then return; fi
+  ! open_port "$WEB_PORT" || fail "port $WEB_PORT is taken by another program; set ZINC_CLUSTER_PORT so that it and the forty after it are free"
   mkdir -p "$HOME_DIR/run" "$HOME_DIR/log"; cp "$CLUSTER"/1/run/*.password "$HOME_DIR/run/"
   profile=own; [ "$2" != demo ] || profile=demo
   near=; [ -z "${SERVERS:-}" ] || near=$(server_at "$((4 - $1))"; printf '%s:%s' "$DB_ADDRESS" "$DB_PORT")
@@ -91,8 +106,9 @@ cluster_ready() {
 }
 
 cluster_up() { # book: all servers and both programs
-  local n first; first=$(first_server)
-  server_up "$first" --wsrep-new-cluster
+  local n first=
+  for n in 1 2 3; do ! alive "$CLUSTER/$n/run/db.pid" || first=none; done # some are there: the others join them
+  [ -n "$first" ] || { first=$(first_server); server_up "$first" --wsrep-new-cluster; }
   for n in 1 2 3; do [ "$n" = "$first" ] || server_up "$n"; done
   SERVERS=$(servers); export SERVERS
   for n in 1 2; do program_up "$n" "$1"; done
@@ -170,4 +186,5 @@ cluster_trial() { # seconds: what happens to twenty people when servers and prog
   one_book bench_hands at_server 1 zinctally.bench.HandsBook
   cluster_up bench_hands
   for what in nothing server writer cut program; do trial_round "$what" "$1"; done
+  cluster_stop; rm -rf "$CLUSTER"
 }

@@ -8,6 +8,7 @@ import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Import;
 import zinctally.store.StoreConfiguration;
+import zinctally.store.book.BookStore;
 
 /** {@code check}: verifies a live book and says what does not hold. */
 public final class CheckCommand {
@@ -25,15 +26,22 @@ public final class CheckCommand {
             .web(WebApplicationType.NONE)
             .properties("spring.flyway.enabled=false", "logging.level.zinctally=warn")
             .run(args)) {
-      status = say(context.getBean(CheckStore.class).findings(), System.out);
+      status =
+          check(context.getBean(BookStore.class), context.getBean(CheckStore.class), System.out);
     }
     System.exit(status);
   }
 
   /**
-   * @return 0 when all holds, 1 when something does not
+   * @return 0 when all holds, or there is nothing yet that could not; 1 when something does not
    */
-  static int say(List<Finding> findings, PrintStream out) {
+  static int check(BookStore books, CheckStore checks, PrintStream out) {
+    if (books.find().isPresent()) return say(checks.findings(), out);
+    out.println("The book is not set up yet; there is nothing to check.");
+    return 0;
+  }
+
+  private static int say(List<Finding> findings, PrintStream out) {
     for (Finding finding : findings) {
       out.printf(
           "%-5s  %s (%,d looked at)%n",

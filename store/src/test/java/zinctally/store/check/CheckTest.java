@@ -18,6 +18,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import zinctally.core.number.Quantity;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.FreshBook;
+import zinctally.store.book.BookStore;
 import zinctally.store.count.CountClosing;
 import zinctally.store.count.CountLines;
 import zinctally.store.count.CountSheet;
@@ -185,7 +186,21 @@ class CheckTest {
   }
 
   private static int run(ByteArrayOutputStream out) {
-    return CheckCommand.say(book.get(CheckStore.class).findings(), new PrintStream(out));
+    return run(book, out);
+  }
+
+  private static int run(FreshBook book, ByteArrayOutputStream out) {
+    return CheckCommand.check(
+        book.get(BookStore.class), book.get(CheckStore.class), new PrintStream(out));
+  }
+
+  @Test
+  void in_a_book_that_is_not_set_up_yet_nothing_is_wrong() {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (FreshBook empty = FreshBook.in(FreshBook.newSchema())) {
+      assertThat(run(empty, out)).isZero();
+    }
+    assertThat(out.toString()).contains("nothing to check");
   }
 
   @Test

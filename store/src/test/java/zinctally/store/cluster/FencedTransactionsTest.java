@@ -3,6 +3,9 @@ package zinctally.store.cluster;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -44,16 +47,20 @@ class FencedTransactionsTest {
 
     fenced.executeWithoutResult(
         status ->
-            assertThatThrownBy(
-                    () ->
-                        book.sql()
-                            .sql(
-                                "set statement innodb_lock_wait_timeout = 1 for"
-                                    + " update writing_server set address = 'another:1'")
-                            .update())
+            assertThatThrownBy(this::another)
+                .isInstanceOf(SQLException.class)
                 .hasMessageContaining("Lock wait timeout"));
 
     assertThat(book.sql().sql("select address from writing_server").query(String.class).single())
         .isEqualTo(own());
+  }
+
+  /** Another program has another server written to. */
+  private void another() throws SQLException {
+    try (Connection beside = book.get(DataSource.class).getConnection();
+        Statement statement = beside.createStatement()) {
+      statement.execute("set session innodb_lock_wait_timeout = 1");
+      statement.execute("update writing_server set address = 'another:1'");
+    }
   }
 }
