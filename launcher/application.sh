@@ -12,6 +12,13 @@ build() {
   rm -rf "$APP"; java -Djarmode=tools -jar "$JAR" extract --destination "$APP" > /dev/null || fail "the program could not be unpacked into $APP"
 }
 
+archive_ready() { # one that was not written to its end would end whoever reads it
+  [ ! -s "$CLASSES" ] && [ -s "$CLASSES.new" ] || return 0
+  if java -Xshare:on -XX:+UnlockDiagnosticVMOptions -XX:ArchiveRelocationMode=1 -XX:ErrorFile=/dev/null -XX:+UseSerialGC \
+    -XX:SharedArchiveFile="$CLASSES.new" -cp "$APP/zinc-tally-app.jar" -version >/dev/null 2>&1
+  then mv "$CLASSES.new" "$CLASSES"; else rm -f "$CLASSES.new"; fi
+} 2>/dev/null
+
 on_loopback() { case $WEB_ADDRESS in 127.*|::1|localhost) ;; *) return 1 ;; esac; }
 
 listens() { # how it is reached: certificate and proxy, as arguments in LISTENS
@@ -62,8 +69,8 @@ serve() { # own|demo
   ! open_port "$WEB_PORT" || fail "port $WEB_PORT is taken by another program; set ZINC_PORT to a free one"
   [ ! -e "$HOME_DIR/run/restoring-$book" ] || fail "going back to a backup was broken off in the middle; do it again before the book is served. What it was before lies in $HOME_DIR/before-restore"
   [ "$book" != own ] || before_upgrade "$book"
-  say "Starting ..."
-  (umask 077; ARCHIVES=-XX:ArchiveClassesAtExit=$CLASSES # when it ends, for those that start after it
+  say "Starting ..."; archive_ready
+  (umask 077; ARCHIVES=-XX:ArchiveClassesAtExit=$CLASSES.new # when it ends, for those that start after it
     java_app "zinc_$book" --spring.profiles.active="$book" "${LISTENS[@]}" "--logging.file.name=$HOME_DIR/log/web.log" --logging.threshold.console=off \
     </dev/null > "$HOME_DIR/log/start.log" 2>&1) &
   echo $! > "$pid"; echo "$book" > "$served"
