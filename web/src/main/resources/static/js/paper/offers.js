@@ -33,7 +33,8 @@ export const suggest = async (input, even) => {
 };
 export const take = (option) => {
   const input = offered;
-  input.value = option.dataset.value;
+  input.dataset.typed = input.value.trim(); // a scanner's next code may be the same
+  input.dataset.taken = input.value = option.dataset.value;
   shut(offers, input);
   saveNow();
 };
