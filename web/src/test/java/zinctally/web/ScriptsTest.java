@@ -408,6 +408,53 @@ class ScriptsTest {
     assertThat(page.inputValue("[data-cell='rows.1.item']")).isEmpty();
   }
 
+  /** Scans into the cell that has the focus; the offer comes before the scanner's Enter. */
+  private void scanAndTake(String barcode) {
+    page.keyboard().type(barcode);
+    page.waitForSelector("#offers:not([hidden]) [aria-selected=true]");
+    page.keyboard().press("Enter");
+  }
+
+  @Test
+  void goods_scanned_again_are_counted_up_where_an_offer_was_taken_for_the_first_scan() {
+    page(paper("transfer", ""), "paper/main.js");
+    page.focus("[data-cell='rows.0.item']");
+    scanAndTake("2000000000015");
+    assertThat(page.inputValue("[data-cell='rows.0.item']")).isEqualTo("HIVE");
+    page.keyboard().type("2000000000015");
+    page.keyboard().press("Enter");
+    assertThat(page.inputValue("[data-cell='rows.0.quantity']")).isEqualTo("2");
+    assertThat(page.inputValue("[data-cell='rows.1.item']")).isEmpty();
+  }
+
+  @Test
+  void at_the_counter_too_whichever_of_the_scans_took_an_offer() {
+    page(paper("counter-sale", "<input id=cash>"), "paper/main.js");
+    page.evaluate("document.querySelector('[data-col=item]').value = '2000000000015'");
+    page.focus("[data-cell='rows.1.item']");
+    scanAndTake("2000000000015");
+    assertThat(page.inputValue("[data-cell='rows.0.quantity']")).isEqualTo("2");
+    page.evaluate("document.querySelector('[data-col=item]').value = ''");
+    page.focus("[data-cell='rows.0.item']");
+    scanAndTake("2000000000015");
+    page.evaluate("document.querySelectorAll('[data-col=item]')[1].value = '2000000000015'");
+    page.press("[data-cell='rows.1.item']", "Enter");
+    assertThat(page.inputValue("[data-cell='rows.0.quantity']")).isEqualTo("3");
+  }
+
+  @Test
+  void two_items_found_by_the_same_letters_stay_two() {
+    page(paper("counter-sale", "<input id=cash>"), "paper/main.js");
+    page.focus("[data-cell='rows.0.item']");
+    scanAndTake("h");
+    page.keyboard().type("h");
+    page.waitForSelector("#offers:not([hidden]) [aria-selected=true]");
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("Enter");
+    assertThat(page.inputValue("[data-cell='rows.0.item']")).isEqualTo("HIVE");
+    assertThat(page.inputValue("[data-cell='rows.1.item']")).isEqualTo("HONEY");
+  }
+
   @Test
   void a_page_goes_on_from_what_was_left_unless_another_has_written() {
     page(paper("bill", ""), "paper/main.js");

@@ -3,6 +3,7 @@ import {$, all} from "../dom.js";
 import {paper, table, counter} from "./page.js";
 import {figure, written} from "./figures.js";
 import {addRow} from "./rows.js";
+import {codes} from "./scan.js";
 import {saveNow, whenProved} from "./proving.js";
 // 5* and Enter: so many of what is scanned next. At the counter a scan is a line of its own, or one more of a line above; an empty one goes to pay
 export const scanned = (input) => {
@@ -12,7 +13,7 @@ export const scanned = (input) => {
   const wanted = $("[data-col=quantity]", row);
   const many = /^(\d+)\s*[*x×]$/.exec(code);
   if (many) { wanted.value = many[1]; input.value = ""; return input.focus(); }
-  const above = all("tbody tr", table).find((r) => r !== row && $("[data-col=item]", r).value.trim().toLowerCase() === code);
+  const above = all("tbody tr", table).find((r) => r !== row && codes($("[data-col=item]", r)).some((c) => codes(input).includes(c)));
   if (above) {
     const there = $("[data-col=quantity]", above);
     if (/^\d*$/.test(there.value.trim()) && /^\d*$/.test(wanted.value.trim())) {
