@@ -11,6 +11,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.dao.CannotAcquireLockException;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.util.AopTestUtils;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Work that is marked as one transaction is tried again as a whole when it met others. */
@@ -54,9 +55,13 @@ class TriedAgainTest {
     book.close();
   }
 
-  /** The work itself, behind what goes around it. */
-  private static Work within() {
-    return (Work) org.springframework.test.util.AopTestUtils.getTargetObject(book.get(Work.class));
+  /** The work itself, behind what goes around it, told to fail so often. */
+  private static Work failing(int times, RuntimeException with) {
+    Work work = AopTestUtils.getTargetObject(book.get(Work.class));
+    work.fails = with;
+    work.failures = times;
+    work.tried = 0;
+    return work;
   }
 
   private static long places(String name) {
@@ -69,10 +74,7 @@ class TriedAgainTest {
 
   @Test
   void after_a_deadlock_it_is_done_once_more_and_written_once() {
-    Work work = within();
-    work.fails = new CannotAcquireLockException("deadlock");
-    work.failures = 2;
-    work.tried = 0;
+    Work work = failing(2, new CannotAcquireLockException("deadlock"));
 
     book.get(Work.class).write("Loft");
 
@@ -82,10 +84,7 @@ class TriedAgainTest {
 
   @Test
   void a_key_that_is_taken_is_told_at_once() {
-    Work work = within();
-    work.fails = new DuplicateKeyException("taken");
-    work.failures = 1;
-    work.tried = 0;
+    Work work = failing(1, new DuplicateKeyException("taken"));
 
     assertThatThrownBy(() -> book.get(Work.class).write("Cellar"))
         .isInstanceOf(DuplicateKeyException.class);

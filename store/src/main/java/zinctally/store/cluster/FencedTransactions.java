@@ -24,7 +24,7 @@ final class FencedTransactions extends JdbcTransactionManager {
   protected void prepareTransactionalConnection(
       Connection connection, TransactionDefinition definition) throws SQLException {
     super.prepareTransactionalConnection(connection, definition);
-    if (!definition.isReadOnly()) Writing.hold(connection, Writing.HELD);
+    if (!definition.isReadOnly()) Writing.held(connection);
   }
 
   /**

@@ -40,7 +40,7 @@ final class Server implements AutoCloseable {
     Connection connection = pool.getConnection();
     lent.add(connection);
     try {
-      Writing.hold(connection, "");
+      Writing.here(connection);
     } catch (SQLException not) {
       connection.close();
       throw not;

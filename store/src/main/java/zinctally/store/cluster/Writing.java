@@ -9,21 +9,30 @@ import java.sql.Statement;
 
 /** The row that says which server of the cluster is written to. */
 final class Writing {
-  /** Until the transaction ends nobody else is: that would break it off. */
-  static final String HELD = " lock in share mode";
-
   private static final String HERE =
       "select 1 from writing_server where id = 1 and address = @@wsrep_node_incoming_address";
 
   private Writing() {}
 
   /**
-   * @param how {@link #HELD}, or empty to ask only
    * @throws SQLException when another server is written to
    */
-  static void hold(Connection connection, String how) throws SQLException {
+  static void here(Connection connection) throws SQLException {
+    ask(connection, HERE);
+  }
+
+  /**
+   * Until the transaction ends no other server is written to: that would break it off.
+   *
+   * @throws SQLException when another is already
+   */
+  static void held(Connection connection) throws SQLException {
+    ask(connection, HERE + " lock in share mode");
+  }
+
+  private static void ask(Connection connection, String whether) throws SQLException {
     try (Statement statement = connection.createStatement();
-        ResultSet row = statement.executeQuery(HERE + how)) {
+        ResultSet row = statement.executeQuery(whether)) {
       if (!row.next())
         throw new SQLTransientConnectionException("another server of the cluster is written to");
     }
