@@ -59,7 +59,16 @@ java_app() { # database profile-arguments...
   local url=jdbc:mariadb:${SERVERS:+sequential:}//${SERVERS:-127.0.0.1:$DB_PORT}/$db
   ZINC_DB_URL=$url ZINC_DB_USER=zinc_app_${db#zinc_} ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/app.password") \
   SPRING_FLYWAY_URL="$url?createDatabaseIfNotExist=true" SPRING_FLYWAY_USER=zinc SPRING_FLYWAY_PASSWORD=$(cat "$HOME_DIR/run/db.password") \
-  ZINC_SERVERS=${SERVERS:-} ZINC_PORT=$WEB_PORT ZINC_ADDRESS=$WEB_ADDRESS ZINC_HOME_DIR=$HOME_DIR exec java -Xmx1g -XX:+UseSerialGC ${ARCHIVES:-} -jar "$APP/zinc-tally-app.jar" "$@"
+  ZINC_SERVERS=$SERVERS ZINC_NEAR=$NEAR ZINC_PORT=$WEB_PORT ZINC_ADDRESS=$WEB_ADDRESS ZINC_HOME_DIR=$HOME_DIR exec java -Xmx1g -XX:+UseSerialGC ${ARCHIVES:-} -jar "$APP/zinc-tally-app.jar" "$@"
+}
+
+answered() { # pid-file port log: waits until a program answers, or says why it does not
+  for _ in $(seq 900); do
+    if grep -q . <(curl -fs "http://127.0.0.1:$2/health" 2>/dev/null); then return; fi
+    alive "$1" || fail "the program did not start; see $3"
+    sleep 0.2
+  done
+  fail "the program did not answer in three minutes; see $3"
 }
 
 serve() { # own|demo
@@ -85,7 +94,7 @@ serve() { # own|demo
 by_night() { # book: backups by themselves, when a folder is set for them
   stop_one nightly # of a program that ended by itself
   [ -n "${ZINC_BACKUP:-}" ] && [ "$1" = own ] || return 0
-  setsid "$ROOT/zinc-tally" nightly "$(readlink -f "$ZINC_BACKUP")" "$1" </dev/null >> "$HOME_DIR/log/backup.log" 2>&1 &
+  ZINC_SERVERS=$SERVERS setsid "$ROOT/zinc-tally" nightly "$(readlink -f "$ZINC_BACKUP")" "$1" </dev/null >> "$HOME_DIR/log/backup.log" 2>&1 &
   echo $! > "$HOME_DIR/run/nightly.pid"
   say "A backup is made into $ZINC_BACKUP once a day."
 }

@@ -4,14 +4,14 @@
 there_is() { [ -n "$(db_sql -N -e "show databases like '${1//_/\\_}'")" ]; }
 
 check_database() { # database: what must hold in it
-  ZINC_DB_URL="jdbc:mariadb://${DB_ADDRESS:-127.0.0.1}:$DB_PORT/$1" ZINC_DB_USER=zinc ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") \
+  ZINC_DB_URL="jdbc:mariadb://$DB_ADDRESS:$DB_PORT/$1" ZINC_DB_USER=zinc ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") \
     java -Xmx1g -XX:+UseSerialGC -cp "$JAR" -Dloader.main=zinctally.store.check.CheckCommand \
     org.springframework.boot.loader.launch.PropertiesLauncher
 }
 
 dump() { # database: all of it as it is at one moment, whoever works in it; nobody's sessions
   { say "-- the log is $(log_name)"
-    MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb-dump --no-defaults -h"${DB_ADDRESS:-127.0.0.1}" -P"$DB_PORT" -uzinc \
+    MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb-dump --no-defaults -h"$DB_ADDRESS" -P"$DB_PORT" -uzinc \
       --single-transaction --master-data=2 --quick --hex-blob --routines --ignore-table-data="$1.SPRING_SESSION" \
       --ignore-table-data="$1.SPRING_SESSION_ATTRIBUTES" "$1"
   } | gzip
@@ -74,6 +74,7 @@ due() { # folder book: whether the newest backup is almost a day old, or none le
 nightly() { # folder book: a backup whenever the newest is almost a day old, once there is a book; its log twice a minute
   local again=0 # what could not be backed up is tried again after some time; its log goes on meanwhile
   while alive "$HOME_DIR/run/web.pid"; do
+    [ -z "$SERVERS" ] || elsewhere || { sleep 30; continue; } # the one that answered last may be gone
     if [ "$SECONDS" -ge "$again" ] && [ -n "$(db_sql -N "zinc_$2" -e 'select 1 from book' 2>/dev/null)" ] && due "$1" "$2"; then
       if (backup "$1" "$2"); then thin "$1" "$2"; else again=$((SECONDS + 3000)); fi
     fi

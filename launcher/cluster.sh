@@ -7,7 +7,7 @@ GALERA=/usr/lib/galera/libgalera_smm.so
 # number: where one of the servers lies and answers; each on a network of its own when they are APART
 server_at() {
   HOME_DIR=$CLUSTER/$1; DB_PORT=$((CLUSTER_PORT + $1)); DB_ADDRESS=127.0.0.1; DB_CLIENT=127.0.0.1; DB_WITHIN=()
-  [ -z "${APART:-}" ] || { DB_ADDRESS=10.77.0.$1; DB_CLIENT=10.77.0.254; DB_WITHIN=(ip netns exec "zinc$1"); }
+  [ -z "$APART" ] || { DB_ADDRESS=10.77.0.$1; DB_CLIENT=10.77.0.254; DB_WITHIN=(ip netns exec "zinc$1"); }
 }
 
 servers() { # what the programs, or with a word the servers themselves, know them by
@@ -42,7 +42,7 @@ server_up() ( # number, --wsrep-new-cluster for the first
   server_ready "$1"
   rm -f "$pid"
   setsid bash -c "$(declare -f again going_on); again \"\$@\"" again "$pid" "${2:-}" going_on "$HOME_DIR/log/going-on.err" \
-    ${DB_WITHIN[@]+"${DB_WITHIN[@]}"} mariadbd "${OPTIONS[@]}" </dev/null >/dev/null 2>&1 &
+    "${DB_WITHIN[@]}" mariadbd "${OPTIONS[@]}" </dev/null >/dev/null 2>&1 &
   joined "$1" || fail "server $1 did not join; see $HOME_DIR/log/db.log"
 )
 
@@ -88,15 +88,10 @@ program_up() ( # number, book: one of the programs, at all servers unless SERVER
   ! open_port "$WEB_PORT" || fail "port $WEB_PORT is taken by another program; set ZINC_CLUSTER_PORT so that it and the forty after it are free"
   mkdir -p "$HOME_DIR/run" "$HOME_DIR/log"; cp "$CLUSTER"/1/run/*.password "$HOME_DIR/run/"
   profile=own; [ "$2" != demo ] || profile=demo
-  near=; [ -z "${SERVERS:-}" ] || near=$(server_at "$((4 - $1))"; printf '%s:%s' "$DB_ADDRESS" "$DB_PORT")
-  (ZINC_NEAR=$near java_app "zinc_$2" --spring.profiles.active="$profile" </dev/null >> "$HOME_DIR/log/web.log" 2>&1) &
+  [ -z "$SERVERS" ] || NEAR=$(server_at "$((4 - $1))"; printf '%s:%s' "$DB_ADDRESS" "$DB_PORT")
+  (java_app "zinc_$2" --spring.profiles.active="$profile" </dev/null >> "$HOME_DIR/log/web.log" 2>&1) &
   echo $! > "$HOME_DIR/run/web.pid"
-  for _ in $(seq 900); do
-    if grep -q . <(curl -fs "http://127.0.0.1:$WEB_PORT/health" 2>/dev/null); then return; fi
-    alive "$HOME_DIR/run/web.pid" || fail "program $1 did not start; see $HOME_DIR/log/web.log"
-    sleep 0.2
-  done
-  fail "program $1 did not answer; see $HOME_DIR/log/web.log"
+  answered "$HOME_DIR/run/web.pid" "$WEB_PORT" "$HOME_DIR/log/web.log"
 )
 
 cluster_ready() {
@@ -110,7 +105,7 @@ cluster_up() { # book: all servers and both programs
   for n in 1 2 3; do ! alive "$CLUSTER/$n/run/db.pid" || first=none; done # some are there: the others join them
   [ -n "$first" ] || { first=$(first_server); server_up "$first" --wsrep-new-cluster; }
   for n in 1 2 3; do [ "$n" = "$first" ] || server_up "$n"; done
-  SERVERS=$(servers); export SERVERS
+  SERVERS=$(servers)
   for n in 1 2; do program_up "$n" "$1"; done
 }
 

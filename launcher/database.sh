@@ -11,7 +11,7 @@ secret() { # file: words nobody knows, made once
 }
 
 # zinc makes, migrates and keeps books; the application has an account for each book, which zinc gives what it needs
-db_sql() { MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb --no-defaults -h"${DB_ADDRESS:-127.0.0.1}" -P"$DB_PORT" -uzinc "$@"; }
+db_sql() { MYSQL_PWD=$(cat "$HOME_DIR/run/db.password") mariadb --no-defaults -h"$DB_ADDRESS" -P"$DB_PORT" -uzinc "$@"; }
 
 again() { # pid-file first-option command...: runs it, and again when it was killed or gave up; no more once another runs in its place
   local pid=$1 first=$2 delay=${AGAIN_IN:-5} own; shift 2
@@ -27,7 +27,7 @@ again() { # pid-file first-option command...: runs it, and again when it was kil
 
 db_options() { # user, data: what a server is started with, in OPTIONS
   local socket=$2/s; [ ${#socket} -lt 100 ] || socket=/tmp/zinc-$DB_PORT.sock
-  OPTIONS=(--no-defaults --user="$1" --datadir="$2" --tmpdir="$HOME_DIR/db-tmp" --port="$DB_PORT" --bind-address="${DB_ADDRESS:-127.0.0.1}"
+  OPTIONS=(--no-defaults --user="$1" --datadir="$2" --tmpdir="$HOME_DIR/db-tmp" --port="$DB_PORT" --bind-address="$DB_ADDRESS"
     --socket="$socket" --pid-file="$2/pid" --log-error="$HOME_DIR/log/db.log"
     --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve
     --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION
@@ -35,14 +35,14 @@ db_options() { # user, data: what a server is started with, in OPTIONS
     --local-infile=0 --max-allowed-packet=64M --max-connections=120 --tmp-table-size=128M --max-heap-table-size=128M)
 }
 
-elsewhere() { # the first of the servers that keep the book, which run by themselves
+elsewhere() { # the first that answers of the servers that keep the book, which run by themselves
   local server
   for word in db app; do [ -s "$HOME_DIR/run/$word.password" ] || fail "$HOME_DIR/run/$word.password must hold the password of the account that $word stands for (docs/operating.md)"; done
   for server in ${SERVERS//,/ }; do
     DB_ADDRESS=${server%:*}; DB_PORT=${server##*:}
     ! db_sql --connect-timeout=3 -e 'select 1' >/dev/null 2>&1 || return 0
   done
-  fail "none of the servers $SERVERS answers, or the password in $HOME_DIR/run/db.password is not theirs"
+  return 1
 }
 
 db_install() { # user, data: what a server needs before its first start
@@ -57,8 +57,11 @@ db_install() { # user, data: what a server needs before its first start
 }
 
 db_up() {
-  if [ -n "${SERVERS:-}" ]; then elsewhere; return; fi
-  local data=${DB_DATA:-$HOME_DIR/db} pid=$HOME_DIR/run/db.pid client=${DB_CLIENT:-127.0.0.1} user
+  if [ -n "$SERVERS" ]; then
+    elsewhere || fail "none of the servers $SERVERS answers, or the password in $HOME_DIR/run/db.password is not theirs"
+    return
+  fi
+  local data=${DB_DATA:-$HOME_DIR/db} pid=$HOME_DIR/run/db.pid client=$DB_CLIENT user
   if alive "$pid"; then return; fi
   ! open_port "$DB_PORT" || fail "port $DB_PORT is taken by another program; set ${DB_PORT_NAME:-ZINC_DB_PORT} to a free one"
   user=$(db_account)
@@ -81,7 +84,7 @@ SQL
   )
   [ "$user" != mysql ] || chown mysql "$init"
   db_options "$user" "$data"
-  local server=(${DB_WITHIN[@]+"${DB_WITHIN[@]}"} mariadbd "${OPTIONS[@]}"
+  local server=("${DB_WITHIN[@]}" mariadbd "${OPTIONS[@]}"
     --log-bin="$HOME_DIR/db-log/log" --binlog-format=row --binlog-do-db=zinc_own --sync-binlog=1 --max-binlog-size=16M --expire-logs-days=35)
   rm -f "$pid"
   setsid bash -c "$(declare -f again); again \"\$@\"" again "$pid" --init-file="$init" "${server[@]}" </dev/null >/dev/null 2>&1 &

@@ -29,7 +29,7 @@ shown() { # file: as it was before it was encrypted
 }
 
 keep_log() { # folder: copies what the log has gained; what is older than its reach goes
-  [ -z "${SERVERS:-}" ] || return 0 # it lies at the servers, which keep it themselves
+  [ -z "$SERVERS" ] || return 0 # it lies at the servers, which keep it themselves
   local to file copy
   to=$1/log-$(log_name); mkdir -p "$to" || return 1
   for file in "$HOME_DIR"/db-log/log.[0-9]*; do

@@ -44,12 +44,7 @@ book_up() { # book, port: serves one of the books that are measured
   local pid=$HOME_DIR/run/$1.pid
   (WEB_PORT=$2; WEB_ADDRESS=127.0.0.1; java_app "zinc_bench_$1" --spring.profiles.active=own </dev/null >> "$HOME_DIR/log/$1.log" 2>&1) &
   echo $! > "$pid"
-  for _ in $(seq 600); do
-    if grep -q . <(curl -fs "http://127.0.0.1:$2/health" 2>/dev/null); then return; fi
-    alive "$pid" || fail "the program did not start; see $HOME_DIR/log/$1.log"
-    sleep 0.2
-  done
-  fail "the program did not answer in two minutes; see $HOME_DIR/log/$1.log"
+  answered "$pid" "$2" "$HOME_DIR/log/$1.log"
 }
 
 hands() { # seconds, kills

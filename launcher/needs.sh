@@ -29,6 +29,6 @@ prepare() {
   packages mvn maven mariadbd mariadb-server mariadb-install-db mariadb-server
 }
 
-open_port() { (exec 3<>"/dev/tcp/${DB_ADDRESS:-127.0.0.1}/$1") 2>/dev/null; }
+open_port() { (exec 3<>"/dev/tcp/$DB_ADDRESS/$1") 2>/dev/null; }
 # also one that was killed and that nobody has buried yet is dead
 alive() { [ -f "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null && ! grep -qs '^State:.Z' "/proc/$(cat "$1")/status"; }

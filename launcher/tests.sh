@@ -15,7 +15,7 @@ tests() { # maven arguments...
   mkdir -p "$HOME_DIR/log" "$HOME_DIR/run"
   in_memory
   db_up
-  trap 'stop_one db; [ -z "${DB_DATA:-}" ] || rm -rf "$DB_DATA"' EXIT
+  trap 'stop_one db; [ -z "$DB_DATA" ] || rm -rf "$DB_DATA"' EXIT
   ZINC_DB_SERVER="jdbc:mariadb://127.0.0.1:$DB_PORT/" ZINC_DB_USER=zinc ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") \
     ZINC_DB_APP_PASSWORD=$(cat "$HOME_DIR/run/app.password") \
     PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 mvn -B -Pstrict "$@"
