@@ -8,7 +8,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Queue;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.function.LongSupplier;
 import org.springframework.boot.autoconfigure.EnableAutoConfiguration;
 import org.springframework.boot.builder.SpringApplicationBuilder;
@@ -17,7 +20,9 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Import;
 import org.springframework.context.annotation.Primary;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import zinctally.core.number.Coin;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
@@ -27,10 +32,22 @@ import zinctally.store.posting.Posting;
 import zinctally.store.posting.Voiding;
 import zinctally.store.prove.TieOutStore;
 
-/** A book of its own on the real MariaDB, thrown away at the end. Today is 2026-06-30. */
+/**
+ * A book of its own on the real MariaDB. Today is 2026-06-30. What one test wrote in it the next
+ * does not find: it is put back as it was made.
+ */
 public final class FreshBook implements AutoCloseable {
-  private final ConfigurableApplicationContext context;
-  private final String schema;
+  private static final Map<List<Class<?>>, Queue<Made>> IDLE = new ConcurrentHashMap<>();
+  private final Made made;
+  private final Runnable then;
+
+  /** A running book and the moment at which it was new. */
+  private record Made(ConfigurableApplicationContext context, String schema, Moment fresh) {
+    void drop() {
+      fresh.close();
+      newSql().execute("drop database " + schema);
+    }
+  }
 
   @Configuration
   @EnableAutoConfiguration
@@ -51,13 +68,30 @@ public final class FreshBook implements AutoCloseable {
    * @param more wiring besides the book's own
    */
   public FreshBook(Class<?>... more) {
-    this(newSchema(), more);
+    Queue<Made> idle = IDLE.computeIfAbsent(List.of(more), w -> new ConcurrentLinkedQueue<>());
+    Made again = idle.poll();
+    made = again == null ? make(newSchema(), more) : again;
+    if (again == null) Runtime.getRuntime().addShutdownHook(new Thread(made::drop));
+    then =
+        () -> {
+          made.fresh().back();
+          idle.add(made);
+        };
     get(BookStore.class).save("Test book", Coin.of("EUR"), LocalDate.of(2026, 1, 1), false, false);
+  }
+
+  private FreshBook(String schema) {
+    made = make(schema);
+    then =
+        () -> {
+          made.drop();
+          made.context().close();
+        };
   }
 
   /** A book that lies in a schema already, of this or an earlier version. */
   public static FreshBook in(String schema) {
-    return new FreshBook(schema, new Class<?>[0]);
+    return new FreshBook(schema);
   }
 
   /** A name that no book has. */
@@ -71,9 +105,8 @@ public final class FreshBook implements AutoCloseable {
         System.getenv("ZINC_DB_SERVER"), "these tests need a database: run ./zinc-tally test");
   }
 
-  private FreshBook(String schema, Class<?>... more) {
-    this.schema = schema;
-    context =
+  private static Made make(String schema, Class<?>... more) {
+    ConfigurableApplicationContext context =
         new SpringApplicationBuilder(Wiring.class)
             .sources(more)
             .web(org.springframework.boot.WebApplicationType.NONE)
@@ -91,15 +124,29 @@ public final class FreshBook implements AutoCloseable {
                     "true",
                     "spring.datasource.hikari.maximum-pool-size",
                     "40",
+                    "spring.datasource.hikari.minimum-idle",
+                    "2",
                     "logging.level.root",
                     "warn",
                     "spring.main.banner-mode",
                     "off"))
             .run();
+    return new Made(context, schema, new Moment(newSql(), schema));
+  }
+
+  private static JdbcTemplate newSql() {
+    return new JdbcTemplate(
+        new DriverManagerDataSource(
+            server(), System.getenv("ZINC_DB_USER"), System.getenv("ZINC_DB_PASSWORD")));
+  }
+
+  /** All rows of the book as they are now. */
+  public Moment now() {
+    return new Moment(newSql(), made.schema());
   }
 
   public <T> T get(Class<T> type) {
-    return context.getBean(type);
+    return made.context().getBean(type);
   }
 
   public JdbcClient sql() {
@@ -296,7 +343,6 @@ public final class FreshBook implements AutoCloseable {
 
   @Override
   public void close() {
-    sql().sql("drop database " + schema).update();
-    context.close();
+    then.run();
   }
 }

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.DataAccessException;
 import zinctally.store.FreshBook;
+import zinctally.store.Moment;
 import zinctally.store.Refused;
 import zinctally.store.check.CheckStore;
 import zinctally.store.check.Finding;
@@ -22,37 +23,46 @@ import zinctally.store.prove.PeriodStore;
  */
 class InterleavingsTest {
   private static final int SEEDS = Integer.getInteger("zinc.seeds", 2);
-  private static final int ROUNDS_A_BOOK = 24;
   private static final long FIRST = Long.getLong("zinc.seed", 1);
   private static final Map<String, Integer> DONE = new TreeMap<>();
   private static final String ONLY = System.getProperty("zinc.pair", "");
+
+  /** A book in which a round begins, again and again. */
+  private record Stage(FreshBook book, World world, Moment begun) implements AutoCloseable {
+    static Stage of(int round) {
+      FreshBook book = new FreshBook(StoppingDataSource.Wiring.class);
+      World world = new World(book, round);
+      return new Stage(book, world, book.now());
+    }
+
+    @Override
+    public void close() {
+      begun.close();
+      book.close();
+    }
+  }
 
   @Test
   void whoever_writes_beside_whom_the_book_holds() throws Exception {
     List<String> failed = new ArrayList<>();
     int rounds = 0;
-    FreshBook book = new FreshBook(StoppingDataSource.Wiring.class);
-    try (LockWaits watch = new LockWaits()) {
-      List<String> names = World.names(book);
+    try (Stage average = Stage.of(1);
+        Stage fifo = Stage.of(2);
+        LockWaits watch = new LockWaits()) {
+      List<String> names = average.world().names();
       for (int a = 0; a < names.size(); a++)
         for (int b = a; b < names.size(); b++) {
           if (!(names.get(a) + " | " + names.get(b)).contains(ONLY)) continue;
           for (long seed = FIRST; seed < FIRST + SEEDS; seed++) {
-            if (++rounds % ROUNDS_A_BOOK == 0) {
-              book.close();
-              book = new FreshBook(StoppingDataSource.Wiring.class);
-            }
-            List<String> wrong = round(book, rounds, seed, names.get(a), names.get(b), watch);
+            Stage stage = ++rounds % 2 == 0 ? fifo : average;
+            List<String> wrong = round(stage, seed, names.get(a), names.get(b), watch);
+            stage.begun().back();
             if (wrong.isEmpty()) continue;
             failed.add(
                 names.get(a) + " | " + names.get(b) + ", seed " + seed + ": " + wrong.get(0));
             System.out.println(String.join("\n  ", wrong));
-            book.close();
-            book = new FreshBook(StoppingDataSource.Wiring.class);
           }
         }
-    } finally {
-      book.close();
     }
     System.out.println(DONE);
     System.out.println(rounds + " interleavings tried");
@@ -61,14 +71,12 @@ class InterleavingsTest {
 
   /** One round; empty when all holds, else what does not, and who did what in which order. */
   private static List<String> round(
-      FreshBook book, int round, long seed, String first, String second, LockWaits watch)
-      throws Exception {
-    World world = new World(book, round);
+      Stage stage, long seed, String first, String second, LockWaits watch) throws Exception {
     Turns.Outcome outcome =
         Turns.run(
             seed * 31 + first.hashCode() * 7L + second.hashCode(),
             List.of("A", "B"),
-            List.of(world.deed(first), world.deed(second)),
+            List.of(stage.world().deed(first), stage.world().deed(second)),
             watch);
     List<String> wrong = new ArrayList<>();
     for (Turns.Came came : outcome.came())
@@ -79,9 +87,8 @@ class InterleavingsTest {
     for (Turns.Came came : outcome.came())
       if (came.threw() != null && !told(came.threw()))
         wrong.add(came.name() + " got " + came.threw());
-    for (Finding finding : book.get(CheckStore.class).findings())
+    for (Finding finding : stage.book().get(CheckStore.class).findings())
       if (!finding.holds()) wrong.add(finding.what() + ": " + finding.faults());
-    world.open();
     if (Boolean.getBoolean("zinc.show")) System.out.println(outcome.came());
     if (Boolean.getBoolean("zinc.show")) System.out.println(String.join("\n  ", outcome.order()));
     if (wrong.isEmpty()) return wrong;

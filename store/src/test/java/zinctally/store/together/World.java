@@ -230,8 +230,8 @@ final class World {
     deeds.put(name, deed);
   }
 
-  static List<String> names(FreshBook book) {
-    return List.copyOf(new World(book, 0).deeds.keySet());
+  List<String> names() {
+    return List.copyOf(deeds.keySet());
   }
 
   Callable<?> deed(String name) {
