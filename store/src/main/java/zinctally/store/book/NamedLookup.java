@@ -24,16 +24,11 @@ final class NamedLookup {
   private final List<Account> accounts;
   private final Map<String, TaxRate> rates = new HashMap<>();
   private final Set<String> rateCodes = new HashSet<>();
-  private final Map<String, Reason> reasons = new HashMap<>();
 
   NamedLookup(JdbcClient sql, List<Account> accounts) {
     this.sql = sql;
     this.accounts = accounts;
     sql.sql("select id, code, name, percent, active from tax_rate").query(this::addRate);
-    sql.sql("select id, name, account_id from reason where active")
-        .query((row, n) -> new Reason(row.getLong(1), row.getString(2), row.getLong(3)))
-        .list()
-        .forEach(r -> reasons.put(key(r.name()), r));
   }
 
   private void addRate(ResultSet row) throws SQLException {
@@ -115,7 +110,10 @@ final class NamedLookup {
   }
 
   Optional<Reason> reason(String name) {
-    return Optional.ofNullable(reasons.get(key(name)));
+    return sql.sql("select id, name, account_id from reason where name = ? and active")
+        .param(name.strip())
+        .query((row, n) -> new Reason(row.getLong(1), row.getString(2), row.getLong(3)))
+        .optional();
   }
 
   Optional<ReturnReason> returnReason(String name) {

@@ -2,12 +2,12 @@ package zinctally.store.book;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.papers.Party;
@@ -29,17 +29,26 @@ final class PlaceLookup {
   private static final String CHOSEN = " and " + Here.CHOSEN;
   private final JdbcClient sql;
   private final Map<String, Place> ours = new HashMap<>();
+  private final Map<Long, List<Place>> consigned = new HashMap<>();
 
   PlaceLookup(JdbcClient sql) {
     this.sql = sql;
-    sql.sql(PLACE + "p.active and p.owner_id is null" + CHOSEN)
-        .query(
-            row -> {
-              Place place = place(row);
-              ours.put(key(place.name()), place);
-              if (row.getString("formerly") != null)
-                ours.putIfAbsent(key(row.getString("formerly")), place);
-            });
+    sql.sql(
+            PLACE
+                + "(p.owner_id is null and p.active"
+                + " or o.kind = 'SUPPLIER' and p.standing_id = 1)"
+                + CHOSEN)
+        .query(this::add);
+  }
+
+  private void add(ResultSet row) throws SQLException {
+    Place place = place(row);
+    if (place.owner() != null) {
+      consigned.computeIfAbsent(place.at(), at -> new ArrayList<>()).add(place);
+      return;
+    }
+    ours.put(key(place.name()), place);
+    if (row.getString("formerly") != null) ours.putIfAbsent(key(row.getString("formerly")), place);
   }
 
   private static String key(String typed) {
@@ -121,12 +130,7 @@ final class PlaceLookup {
 
   /** Where suppliers have good goods, by the place alone. */
   Map<Long, List<Place>> consigned() {
-    return sql
-        .sql(PLACE + "o.kind = 'SUPPLIER' and p.standing_id = 1" + CHOSEN)
-        .query((row, n) -> place(row))
-        .list()
-        .stream()
-        .collect(Collectors.groupingBy(Place::at));
+    return consigned;
   }
 
   Optional<Place> wentTo(String paperNumber) {

@@ -8,6 +8,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.cost.PoolState;
 import zinctally.core.cost.Position;
+import zinctally.store.sql.Rows;
 
 /** Writes what pools come to; the caller holds their items. */
 @Repository
@@ -28,7 +29,8 @@ public class PoolWriter {
     for (Kept head : heads)
       if (head.at() == null)
         sql.sql("delete from cost_pool where item_id = ?").param(head.item()).update();
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         """
         insert into cost_pool (item_id, on_hand, worth, layers, last_date, last_sequence, last_part,
           last_line, since_checkpoint, latest_quantity, latest_value, written_down)
@@ -65,7 +67,8 @@ public class PoolWriter {
   /** Puts down which outs of an item stand uncovered. */
   public void writeUncovered(long item, PoolState state) {
     sql.sql("delete from uncovered_out where item_id = ?").param(item).update();
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into uncovered_out (event_id, item_id, quantity, value) values (?, ?, ?, ?)",
         state.uncovered().stream()
             .map(u -> new Object[] {u.out(), item, u.quantity(), u.value()})
@@ -79,7 +82,8 @@ public class PoolWriter {
               "delete from cost_checkpoint where item_id = ? and (date, sequence, part, line) > (?, ?, ?, ?)")
           .params(item, after.date(), after.sequence(), after.spot().part(), after.spot().line())
           .update();
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into cost_checkpoint (item_id, date, sequence, part, line, layers, latest_quantity,"
             + " latest_value) values (?, ?, ?, ?, ?, ?, ?, ?)",
         checkpoints.stream()

@@ -8,6 +8,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.plan.Plan;
+import zinctally.store.sql.Rows;
 
 /** What lines of papers wait for, and what later papers bring of it. */
 @Component
@@ -87,7 +88,8 @@ class Awaiting {
         "update awaited set open_quantity = open_quantity - ?, open_value = open_value - ?"
             + " where id = ?",
         fills.stream().map(f -> new Object[] {f.quantity(), f.value(), f.awaited()}).toList());
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into fulfilment (awaited_id, paper_id, line, quantity, value, date, account_id)"
             + " values (?, ?, ?, ?, ?, ?, nullif(?, 0))",
         fills.stream()

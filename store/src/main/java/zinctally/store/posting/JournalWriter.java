@@ -13,6 +13,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
+import zinctally.store.sql.Rows;
 
 /** Writes journal entries and the sums by account; always inside one posting's transaction. */
 @Component
@@ -90,31 +91,36 @@ class JournalWriter {
               .add(line.item(), entry.date().withDayOfMonth(1), amount, 0);
       }
     }
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into journal (id, date, paper_id, version, reverses, till_id, entered_at, posting_id)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?)",
         heads);
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo, worked, centre_id)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         lines);
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into account_month values (?, ?, ?, ?) on duplicate key update"
             + " debit = debit + values(debit), credit = credit + values(credit)",
         months.rows(true));
+    List<Object[]> cells = new ArrayList<>();
     byItem.forEach(
-        (account, cells) -> {
-          jdbc.batchUpdate(
-              "insert into stock_account_month values ("
-                  + account
-                  + ", ?, ?, ?) on duplicate key update amount = amount + values(amount)",
-              cells.rows(false));
-          jdbc.batchUpdate(
-              "insert into stock_account_year (account_id, item_id, year, amount) values ("
-                  + account
-                  + ", ?, year(?), ?) on duplicate key update amount = amount + values(amount)",
-              cells.rows(false));
-        });
+        (account, sums) ->
+            sums.rows(false).forEach(c -> cells.add(new Object[] {account, c[0], c[1], c[2]})));
+    Rows.write(
+        jdbc,
+        "insert into stock_account_month (account_id, item_id, month, amount) values (?, ?, ?, ?)"
+            + " on duplicate key update amount = amount + values(amount)",
+        cells);
+    Rows.write(
+        jdbc,
+        "insert into stock_account_year (account_id, item_id, year, amount)"
+            + " values (?, ?, year(?), ?)"
+            + " on duplicate key update amount = amount + values(amount)",
+        cells);
     for (int i = 0; i < journals.size(); i++) byDate.put(journals.get(i).date(), ids.get(i));
     return byDate;
   }

@@ -15,6 +15,7 @@ import org.springframework.stereotype.Component;
 import zinctally.core.cost.Making;
 import zinctally.core.cost.Position;
 import zinctally.core.cost.Spot;
+import zinctally.store.sql.Rows;
 
 /** What posted papers made of what. */
 @Component
@@ -126,8 +127,10 @@ class Makings {
       rows.add(new Object[] {part.event(), paper, part.item(), null});
     for (Making.Result result : making.results())
       rows.add(new Object[] {result.event(), paper, result.item(), result.weight()});
-    jdbc.batchUpdate(
-        "insert into made_of (event_id, paper_id, item_id, weight) values (?, ?, ?, ?)", rows);
+    Rows.write(
+        jdbc,
+        "insert into made_of (event_id, paper_id, item_id, weight) values (?, ?, ?, ?)",
+        rows);
   }
 
   /** Writes what was made before at what it is worth now. */

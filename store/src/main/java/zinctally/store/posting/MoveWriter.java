@@ -13,6 +13,7 @@ import zinctally.core.cost.Spot;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.plan.Plan;
 import zinctally.store.Refused;
+import zinctally.store.sql.Rows;
 
 /** Writes which goods moved, and what is where since; always inside one posting's transaction. */
 @Component
@@ -51,11 +52,13 @@ class MoveWriter {
       if (lot != 0) lots.merge(List.of(lot, m.place()), micros, Math::addExact);
       places.merge(List.of(m.item(), m.place()), micros, Math::addExact);
     }
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into quantity_move (item_id, place_id, date, quantity, paper_id, line, part, lot_id,"
             + " posting_id) values (?, ?, ?, ?, ?, ?, ?, ?, ?)",
         moves);
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into place_stock values (?, ?, ?)"
             + " on duplicate key update quantity = quantity + values(quantity)",
         places.entrySet().stream()
@@ -80,7 +83,8 @@ class MoveWriter {
 
   private void lots(TreeMap<List<Long>, Long> lots) {
     if (lots.isEmpty()) return;
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into lot_stock values (?, ?, ?)"
             + " on duplicate key update quantity = quantity + values(quantity)",
         lots.entrySet().stream()

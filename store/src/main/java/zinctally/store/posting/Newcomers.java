@@ -19,6 +19,7 @@ import zinctally.core.papers.Party;
 import zinctally.core.papers.plan.Plan;
 import zinctally.store.goods.GroupStore;
 import zinctally.store.sql.NewRow;
+import zinctally.store.sql.Rows;
 
 /**
  * Makes the parties, places, groups and items a paper names for the first time, and items stocked
@@ -93,7 +94,8 @@ class Newcomers {
                 !named
               });
         });
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into item (id, code, name, kind, group_id, method, base_unit, to_complete)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?)",
         rows);
@@ -122,7 +124,8 @@ class Newcomers {
     List<Newcomer> priced = newcomers.stream().filter(n -> n.price() != null).toList();
     if (priced.isEmpty()) return;
     long firstList = sql.sql("select min(id) from price_list").query(Long.class).single();
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into item_price (item_id, list_id, price) values (?, ?, ?)"
             + " on duplicate key update price = values(price)",
         priced.stream()

@@ -17,6 +17,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Party;
 import zinctally.core.papers.Row;
 import zinctally.store.sql.NewRow;
+import zinctally.store.sql.Rows;
 
 /** Heads and lines of posted papers. */
 @Component
@@ -139,7 +140,8 @@ class PaperRows {
    * @param centres that bear the lines, by line
    */
   void lines(Paper paper, long id, int version, Map<Integer, Centre> centres) {
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into paper_line (paper_id, version, line, item_id, account_id, place_id, wording,"
             + " quantity, unit, price, discount, net, tax, tax_rate_id, of_paper, of_line,"
             + " return_reason_id, centre_id) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",

@@ -15,6 +15,7 @@ import zinctally.core.cost.Spot;
 import zinctally.core.goods.Item;
 import zinctally.core.proof.Proof;
 import zinctally.store.cost.PoolWriter;
+import zinctally.store.sql.Rows;
 
 /** Writes what has been worked out; always inside one posting's transaction. */
 @Component
@@ -55,7 +56,8 @@ class PaperWriter {
     List<Object[]> entries = new ArrayList<>();
     for (Proof.StockEntry e : work.undone()) entries.add(entry(e, worked.items(), of, reversals));
     for (Proof.StockEntry e : work.entries()) entries.add(entry(e, worked.items(), of, journals));
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into cost_entry (item_id, event_id, posting_date, quantity, value, account_id, cause_id, journal_id, entered_at, posting_id)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         entries);
@@ -131,7 +133,8 @@ class PaperWriter {
       if (worked.kept().contains(event.id())) changed.add(Arrays.copyOf(row, 11));
       else added.add(row);
     }
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         """
         insert into cost_event (date, sequence, part, line, quantity, value, target_id,
           contra_account, centre_id, booked, id, item_id, kind, paper_id, lot_id)
@@ -163,15 +166,18 @@ class PaperWriter {
       byAccount.add(
           Objects.requireNonNull(items.get(entry.item())).stockAccount(), month, entry.value(), 0);
     }
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into item_month (item_id, month, quantity, value) values (?, ?, ?, ?) on duplicate key update"
             + " quantity = quantity + values(quantity), value = value + values(value)",
         byItem.rows(true));
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into item_year (item_id, year, quantity, value) values (?, year(?), ?, ?) on duplicate key update"
             + " quantity = quantity + values(quantity), value = value + values(value)",
         byYear.rows(true));
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into stock_month values (?, ?, ?) on duplicate key update"
             + " value = value + values(value)",
         byAccount.rows(false));

@@ -18,6 +18,7 @@ import zinctally.core.papers.tax.TaxDue;
 import zinctally.core.papers.tax.Taxed;
 import zinctally.core.proof.Proof;
 import zinctally.store.book.BookCatalogue;
+import zinctally.store.sql.Rows;
 
 /** Writes what papers bear of tax by day and rate; always inside one posting's transaction. */
 @Component
@@ -120,7 +121,8 @@ class TaxWriter {
                 });
         });
     if (rows.isEmpty()) return;
-    jdbc.batchUpdate(
+    Rows.write(
+        jdbc,
         "insert into tax_entry (posting_id, paper_id, date, account_id, side, rate, base, tax)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?)",
         rows);
