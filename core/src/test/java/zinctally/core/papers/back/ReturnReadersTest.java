@@ -370,4 +370,132 @@ class ReturnReadersTest {
                 back(PaperKind.SUPPLIER_RETURN, "R-1", "8").line("paper", "R-1", "quantity", "3")))
         .anyMatch(f -> f.startsWith("rows.1.quantity: 2 of The hive on R-1"));
   }
+
+  @Test
+  void what_goes_back_to_a_supplier_is_asked_about_when_it_is_promised() {
+    traded(PaperKind.BILL, "B-1", 0, HIVE, 0);
+    book.promised = new Catalogue.Promised(5_000_000, 4_000_000, "SO-1");
+    assertThat(book.faults(back(PaperKind.SUPPLIER_RETURN, "B-1", "2")))
+        .singleElement()
+        .asString()
+        .contains("promised before, first to SO-1");
+    assertThat(book.faults(back(PaperKind.SUPPLIER_RETURN, "B-1", "0")))
+        .containsExactly(
+            "rows.0.paper: There is no line yet: which bill or receipt, which item, how many.");
+    assertThat(book.faults(back(PaperKind.CUSTOMER_RETURN, "", "1")))
+        .containsExactly("rows.0.paper: With which invoice or delivery did the goods go?");
+    assertThat(book.faults(back(PaperKind.SUPPLIER_RETURN, "", "1")))
+        .containsExactly("rows.0.paper: With which bill or receipt did the goods come?");
+  }
+
+  @Test
+  void its_row_shows_the_item_and_what_is_credited() {
+    traded(PaperKind.INVOICE, "INV-1", 0, HIVE, 0);
+    Written all = back(PaperKind.CUSTOMER_RETURN, "INV-1", "10");
+    assertThat(book.read(all).rows().get(0))
+        .satisfies(
+            f -> {
+              assertThat(f.name()).isEqualTo("The hive");
+              assertThat(f.unit()).isEqualTo("each");
+              assertThat(f.amount()).isEqualTo(6000);
+            });
+    assertThat(book.paper(all).head().net()).isEqualTo(6000);
+  }
+
+  @Test
+  void what_comes_back_goes_to_another_place_or_into_another_standing_when_that_is_said() {
+    traded(PaperKind.INVOICE, "INV-1", 0, HIVE, 0);
+    Written van = Written.of(PaperKind.CUSTOMER_RETURN);
+    van.line("paper", "INV-1", "quantity", "2", "goods", "Market van");
+    assertThat(book.plan(van).moves()).extracting(Plan.Move::place).containsExactly(2L);
+    Written damaged = Written.of(PaperKind.CUSTOMER_RETURN);
+    damaged.line("paper", "INV-1", "quantity", "2", "goods", "Damaged");
+    assertThat(book.plan(damaged).moves())
+        .as("a place that is not made yet")
+        .extracting(Plan.Move::place)
+        .containsExactly(0L);
+    Written whim = Written.of(PaperKind.CUSTOMER_RETURN);
+    whim.line("paper", "INV-1", "quantity", "2", "goods", "Moon", "reason", "Whim");
+    assertThat(book.faults(whim))
+        .containsExactlyInAnyOrder(
+            "rows.0.reason: There is no reason \"Whim\" for returns; Set up lists them.",
+            "rows.0.goods: \"Moon\" is neither a place for the goods, nor a standing, nor a reason"
+                + " to write them off.");
+  }
+
+  @Test
+  void what_the_customer_left_here_is_handed_over_before_it_comes_back() {
+    traded(PaperKind.INVOICE, "INV-1", 0, HIVE, 2);
+    book.awaited.add(
+        new Awaited(
+            11,
+            Awaits.KEPT_HERE,
+            PaperKind.INVOICE,
+            40,
+            "INV-1",
+            DAY,
+            FENWICK.id(),
+            0,
+            HIVE,
+            3_000_000,
+            0,
+            3_000_000,
+            0,
+            0,
+            null,
+            null,
+            Awaited.Order.NONE,
+            List.of()));
+    assertThat(book.faults(back(PaperKind.CUSTOMER_RETURN, "INV-1", "5"))).isEmpty();
+    assertThat(book.faults(back(PaperKind.CUSTOMER_RETURN, "INV-1", "6")))
+        .containsExactly(
+            "rows.0.quantity: 3 of The hive that Fenwick Garden bought are still here as theirs."
+                + " What comes back of these is handed over first.");
+  }
+
+  @Test
+  void goods_that_were_billed_before_they_came_go_back_against_the_bill() {
+    traded(PaperKind.BILL, "B-1", 0, HIVE, 0);
+    book.traded.add(
+        new Traded(
+            500,
+            PaperKind.RECEIPT,
+            41,
+            "R-1",
+            DAY,
+            0,
+            ORRIN.id(),
+            HIVE,
+            10_000_000,
+            0,
+            5000,
+            5000,
+            null,
+            0,
+            Map.of(),
+            "B-1",
+            null));
+    traded(PaperKind.BILL, "B-1", 1, FRAME, 0);
+    var paper = book.paper(back(PaperKind.SUPPLIER_RETURN, "R-1", "5"));
+    assertThat(paper.rows()).singleElement().satisfies(r -> assertThat(r.tax()).isEqualTo(600));
+    assertThat(paper.rows().get(0).item()).isEqualTo(HIVE);
+  }
+
+  @Test
+  void of_goods_of_several_arrivals_the_first_go_first_and_a_line_that_is_all_back_is_passed() {
+    traded(PaperKind.INVOICE, "INV-1", 0, HIVE, 10);
+    traded(PaperKind.INVOICE, "INV-1", 1, HIVE, 4);
+    Plan plan = book.plan(hives("6"));
+    assertThat(plan.events())
+        .singleElement()
+        .satisfies(e -> assertThat(e.target()).isEqualTo(new Plan.Earlier(501)));
+    assertThat(book.faults(hives("7")))
+        .containsExactly(
+            "rows.0.quantity: 6 of The hive on INV-1 can still go back; of 10 there, 4 have.");
+  }
+
+  private static Written hives(String quantity) {
+    return Written.of(PaperKind.CUSTOMER_RETURN)
+        .line("paper", "INV-1", "item", "HIVE", "quantity", quantity);
+  }
 }

@@ -517,4 +517,132 @@ class ConsignReadersTest {
                     .line("item", "HIVE", "quantity", "-1", "reason", "Broken")))
         .allMatch(f -> f.startsWith("date: "));
   }
+
+  private void ordered(long id, String number, long many, boolean approved) {
+    long micros = many * Quantity.ONE;
+    book.awaited.add(
+        new Awaited(
+            id,
+            Awaits.TO_BE_CONSIGNED,
+            PaperKind.PURCHASE_ORDER,
+            60,
+            number,
+            SOLD,
+            ORRIN.id(),
+            0,
+            HIVE,
+            micros,
+            0,
+            micros,
+            0,
+            0,
+            null,
+            null,
+            new Awaited.Order(60, number, 0, id, 0, 0, 0, approved),
+            List.of()));
+  }
+
+  private static Written comesOf(String order, String many) {
+    return Written.of(PaperKind.CONSIGNMENT_IN).line("item", "HIVE", "quantity", many, "of", order);
+  }
+
+  @Test
+  void what_comes_fills_its_order_and_what_is_more_is_asked_about() {
+    ordered(31, "PO-1", 4, true);
+    ordered(32, "PO-2", 9, true);
+    Plan plan = book.plan(comesOf("PO-1", "3").line("item", "HIVE", "quantity", "1", "of", "po-1"));
+    assertThat(plan.fills())
+        .extracting(f -> f.awaited() + ": " + f.quantity())
+        .containsExactly("31: 3", "31: 1");
+    assertThat(book.faults(comesOf("PO-1", "5")))
+        .containsExactly("rows.0.quantity: 1 more than PO-1 ordered.");
+    assertThat(
+            book.faults(comesOf("PO-1", "4").line("item", "HIVE", "quantity", "1", "of", "PO-1")))
+        .containsExactly("rows.1.of: No The hive is to come with \"PO-1\".");
+    assertThat(book.faults(comesOf("PO-3", "1")))
+        .containsExactly("rows.0.of: No The hive is to come with \"PO-3\".");
+    assertThat(book.faults(comesOf("PO-1", "1").with("date", "2026-11-09")))
+        .containsExactly("rows.0.of: PO-1 is of 2026-11-10; its goods cannot come before.");
+    assertThat(book.faults(comesOf("PO-1", "1").with("date", "2026-11-10"))).isEmpty();
+    assertThat(book.plan(comesOf("", "1")).fills()).isEmpty();
+  }
+
+  @Test
+  void what_comes_of_an_order_that_waits_for_approval_is_refused_and_the_terms_stand_beside() {
+    ordered(31, "PO-1", 4, false);
+    assertThat(book.faults(comesOf("PO-1", "1")))
+        .containsExactly("rows.0.of: PO-1 is not approved yet.");
+    assertThat(book.read(comesOf("", "1")).rows().get(0).beside().get("owed"))
+        .isEqualTo(book.terms.says(book.rules().coin()));
+    assertThat(book.faults(Written.of(PaperKind.CONSIGNMENT_IN)))
+        .containsExactly("rows.0.item: There is no line yet: what came?");
+    assertThat(book.faults(Written.of(PaperKind.CONSIGNMENT_BACK)))
+        .containsExactly("rows.0.item: There is no line yet: what goes back?");
+    assertThat(book.faults(comesOf("", "-1")).get(0))
+        .endsWith("; what goes back is a paper of its own.");
+  }
+
+  @Test
+  void what_is_settled_shows_what_is_owed_and_says_how_its_cost_changes() {
+    owed(3, "INV-1", HIVE, 2, 2000, 905);
+    owed(4, "INV-2", HIVE, 3, 3100, 906);
+    var reading = book.read(settles("item", "HIVE", "quantity", "2", "amount", "18"));
+    assertThat(reading.rows().get(0).beside()).containsEntry("owed", "20.00");
+    assertThat(reading.rows().get(0).amount()).isEqualTo(1800);
+    assertThat(reading.rows().get(0).name()).isEqualTo("The hive");
+    assertThat(book.notes(settles("item", "HIVE", "quantity", "2", "amount", "18")))
+        .containsExactly(
+            "The hive is settled at 2.00 less than is owed; its cost changes by that.");
+    assertThat(book.notes(settles("item", "HIVE", "quantity", "2", "amount", "21")))
+        .containsExactly(
+            "The hive is settled at 1.00 more than is owed; its cost changes by that.");
+    assertThat(book.notes(settles("item", "HIVE", "quantity", "2"))).isEmpty();
+    assertThat(book.faults(settles("item", "HIVE", "quantity", "2", "amount", "0"))).isEmpty();
+    Written twice = settles("item", "HIVE", "quantity", "1");
+    assertThat(book.plan(twice.line("item", "HIVE", "quantity", "2")).fills())
+        .extracting(f -> f.awaited() + ": " + f.quantity() + " " + f.value().minor())
+        .containsExactly("3: 1 1000", "3: 1 1000", "4: 1 1033");
+    assertThat(book.faults(settles("item", "HIVE", "quantity", "6", "of", "INV-2")).get(0))
+        .isEqualTo(
+            "rows.0.quantity: 3 of The hive of Orrin Joinery with INV-2 were sold by 2026-11-20"
+                + " and are not settled.");
+    assertThat(book.faults(twice.line("item", "HIVE", "quantity", "3")).get(0))
+        .startsWith("rows.2.quantity: 2 of The hive of Orrin Joinery were sold by");
+  }
+
+  @Test
+  void a_settlement_is_with_somebody_and_has_lines_and_a_number_of_its_own() {
+    assertThat(book.faults(Written.of(PaperKind.SETTLEMENT)))
+        .containsExactly("rows.0.item: There is no line yet: what that was sold is settled?");
+    assertThat(book.faults(Written.of(PaperKind.SETTLEMENT).with("supplier", "")))
+        .contains("supplier: With whom? A name is enough.");
+    assertThat(book.faults(Written.of(PaperKind.SETTLEMENT).with("supplier", "Nobody")))
+        .contains("supplier: Nothing of \"Nobody\" was sold here.");
+    owed(3, "INV-1", HIVE, 2, 2000, 905);
+    book.numbersOfTheirs.put("S-7", "SE-2026-0001 of 2026-11-01, 20.00");
+    assertThat(book.faults(settles("item", "HIVE", "quantity", "1").with("their_number", "S-7")))
+        .singleElement()
+        .asString()
+        .contains("SE-2026-0001 of 2026-11-01, 20.00");
+    owed(6, "INV-3", HIVE, 2, Long.MAX_VALUE, 907);
+    assertThat(book.faults(settles("item", "HIVE", "quantity", "4"))).isNotEmpty();
+  }
+
+  @Test
+  void of_what_is_taken_the_first_go_first_with_their_share_of_what_is_owed() {
+    List<Taken> from =
+        new java.util.ArrayList<>(
+            List.of(
+                new Taken(THEIRS, ORRIN, BARN, 2_000_000, 1000, true, List.of()),
+                new Taken(THEIRS, ORRIN, BARN, 3_000_000, 1000, true, List.of())));
+    assertThat(Taken.take(from, 3_000_000))
+        .extracting(t -> t.micros() + " " + t.value())
+        .containsExactly("2000000 1000", "1000000 333");
+    assertThat(from).extracting(t -> t.micros() + " " + t.value()).containsExactly("2000000 667");
+    assertThat(Taken.take(from, 5_000_000))
+        .extracting(t -> t.micros() + " " + t.value())
+        .containsExactly("2000000 667");
+    assertThat(from).isEmpty();
+    assertThat(Taken.take(from, 1)).isEmpty();
+  }
 }
