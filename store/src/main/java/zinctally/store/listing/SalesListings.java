@@ -21,25 +21,47 @@ import zinctally.store.listing.Listing.Column;
  * own lines, cost from the cost entries of what left with them, returns taken off.
  */
 public final class SalesListings {
+  private static final String OF_PAPER =
+      "max(coalesce(w.name, '')) as extra, max(coalesce(u.name, p.seller)) as seller,"
+          + " max(coalesce(l.name, '')) as place, max(if(k.back, 'return', '')) as kind,"
+          + " min(t.first) as day, ";
+
   private SalesListings() {}
 
   /** What sales are summed by. */
   public enum By {
-    ITEM("item", "i.id", "coalesce(i.name, 'no item')", "/goods/item/{key}"),
-    GROUP("group", "g.id", "coalesce(g.name, 'no item')", "/sell/sales/item?filter={name}"),
-    CUSTOMER("customer", "w.id", "coalesce(w.name, 'nobody')", "/sell/customer/{key}"),
-    STAFF("staff", "p.seller", "coalesce(u.name, p.seller)", "/sell/sales/paper?filter={name}"),
-    PLACE("place", "l.id", "coalesce(l.name, 'no place')", "/sell/sales/paper?filter={name}"),
-    MONTH("month", "date_format(t.day, '%Y-%m')", "date_format(t.day, '%Y-%m')", ""),
-    PAPER("paper", "p.id", "p.number", "/papers/{key}");
+    ITEM("item", Along.ITEM, "i.id", "coalesce(i.name, 'no item')", "/goods/item/{key}"),
+    GROUP(
+        "group",
+        Along.ITEM,
+        "g.id",
+        "coalesce(g.name, 'no item')",
+        "/sell/sales/item?filter={name}"),
+    CUSTOMER("customer", Along.PAPER, "w.id", "coalesce(w.name, 'nobody')", "/sell/customer/{key}"),
+    STAFF(
+        "staff",
+        Along.PAPER,
+        "p.seller",
+        "coalesce(u.name, p.seller)",
+        "/sell/sales/paper?filter={name}"),
+    PLACE(
+        "place",
+        Along.PAPER,
+        "l.id",
+        "coalesce(l.name, 'no place')",
+        "/sell/sales/paper?filter={name}"),
+    MONTH("month", Along.DAY, "date_format(t.k, '%Y-%m')", "date_format(t.k, '%Y-%m')", ""),
+    PAPER("paper", Along.PAPER, "p.id", "p.number", "/papers/{key}");
 
     private final String words;
+    private final Along along;
     private final String key;
     private final String name;
     private final String href;
 
-    By(String words, String key, String name, String href) {
+    By(String words, Along along, String key, String name, String href) {
       this.words = words;
+      this.along = along;
       this.key = key;
       this.name = name;
       this.href = href;
@@ -55,31 +77,67 @@ public final class SalesListings {
     }
   }
 
-  private static final String SOLD =
-      """
-      (select j.paper_id, l.item_id, l.date as day, -l.amount as net, 0 as cost, 0 as quantity
+  /** What lines and entries are added up along before anything is looked up for them. */
+  private enum Along {
+    ITEM("l.item_id", "", "n.item_id", "a.item_id") {
+      @Override
+      String names() {
+        return " left join item i on i.id = nullif(t.k, 0) left join item_group g on g.id = i.group_id";
+      }
+    },
+    DAY("l.date", "", "n.posting_date", "f.date") {
+      @Override
+      String names() {
+        return "";
+      }
+    },
+    PAPER("j.paper_id", "join journal j on j.id = l.journal_id", "e.paper_id", "f.paper_id") {
+      @Override
+      String names() {
+        return " join paper p on p.id = t.k join paper_kind k on k.kind = p.kind"
+            + " left join party w on w.id = p.party_id left join place l on l.id = p.place_id"
+            + " left join app_user u on u.login = p.seller";
+      }
+    };
+
+    private final String ofLine;
+    private final String journal;
+    private final String ofEntry;
+    private final String ofFulfilment;
+
+    Along(String ofLine, String journal, String ofEntry, String ofFulfilment) {
+      this.ofLine = ofLine;
+      this.journal = journal;
+      this.ofEntry = ofEntry;
+      this.ofFulfilment = ofFulfilment;
+    }
+
+    /** What has a name for what it is added up along. */
+    abstract String names();
+
+    /** Revenue, cost and quantity, with the first day and the last one of a sale. */
+    String sold() {
+      return """
+      (select x.k, sum(x.net) as net, sum(x.cost) as cost, sum(x.quantity) as quantity,
+         min(x.first) as first, max(x.last) as last from (
+       select %s as k, sum(-l.amount) as net, 0 as cost, 0 as quantity, min(l.date) as first,
+         max(if(l.amount < 0, l.date, null)) as last
        from account a join journal_line l on l.account_id = a.id and l.date between :from and :to
-       join journal j on j.id = l.journal_id where a.kind = 'INCOME' and not l.worked
+       %s where a.kind = 'INCOME' and not l.worked group by 1
        union all
-       select e.paper_id, n.item_id, n.posting_date, 0, -n.value, -n.quantity
+       select %s, 0, sum(-n.value), sum(-n.quantity), min(n.posting_date), null
        from cost_entry n join cost_event e on e.id = n.event_id
        join account a on a.id = e.contra_account and a.role = 'COST_OF_GOODS_SOLD'
-       where n.posting_date between :from and :to
+       where n.posting_date between :from and :to group by 1
        union all
-       select f.paper_id, a.item_id, f.date, 0, f.value, f.quantity
+       select %s, 0, sum(f.value), sum(f.quantity), min(f.date), null
        from fulfilment f join awaited a on a.id = f.awaited_id and a.what = 'SENT_INVOICE'
          and a.paper_id <> f.paper_id
-       where f.date between :from and :to) t"""
-          .strip();
-
-  private static final String LINES =
-      SOLD
-          + "\n"
-          + """
-      join paper p on p.id = t.paper_id join paper_kind k on k.kind = p.kind
-      left join item i on i.id = nullif(t.item_id, 0)
-      left join item_group g on g.id = i.group_id left join party w on w.id = p.party_id
-      left join place l on l.id = p.place_id left join app_user u on u.login = p.seller""";
+       where f.date between :from and :to group by 1) x group by x.k)"""
+          .strip()
+          .formatted(ofLine, journal, ofEntry, ofFulfilment);
+    }
+  }
 
   /** Sales of some days, both ends with them. */
   public static Listing sales(By by, LocalDate from, LocalDate to) {
@@ -114,12 +172,14 @@ public final class SalesListings {
             + by.key
             + " as k, "
             + by.name
-            + " as name, max(coalesce(i.code, '')) as code, max("
-            + (paper ? "coalesce(w.name, '')" : "coalesce(g.name, '')")
-            + ") as extra, max(coalesce(u.name, p.seller)) as seller, max(coalesce(l.name, '')) as"
-            + " place, max(if(k.back, 'return', '')) as kind, min(t.day) as"
-            + " day, sum(t.quantity) as quantity, sum(t.net) as net, sum(t.cost) as cost from "
-            + LINES
+            + " as name, "
+            + (by == By.ITEM ? "max(coalesce(i.code, '')) as code, " : "")
+            + (by == By.ITEM ? "max(coalesce(g.name, '')) as extra, " : "")
+            + (paper ? OF_PAPER : "")
+            + "sum(t.quantity) as quantity, sum(t.net) as net, sum(t.cost) as cost from "
+            + by.along.sold()
+            + " t"
+            + by.along.names()
             + " group by 1, 2 having net <> 0 or cost <> 0) s where true",
         Map.of("from", from, "to", to),
         columns,
@@ -134,12 +194,11 @@ public final class SalesListings {
         "What sells, what sleeps",
         "(select i.id as k, i.name, i.code, coalesce(s.net, 0) as net, coalesce(s.cost, 0) as cost,"
             + " coalesce(s.quantity, 0) as quantity, coalesce(h.worth, 0) as worth, s.last"
-            + " from item i left join cost_pool h on h.item_id = i.id left join (select t.item_id,"
-            + " sum(t.net) as net, sum(t.cost) as cost, sum(t.quantity) as quantity,"
-            + " max(if(t.net > 0, t.day, null)) as last from "
-            + SOLD
-            + " group by t.item_id) s on s.item_id = i.id"
-            + " where s.item_id is not null or h.worth <> 0) s where true",
+            + " from item i left join cost_pool h on h.item_id = i.id left join "
+            + Along.ITEM.sold()
+            + " s"
+            + " on s.k = i.id"
+            + " where s.k is not null or h.worth <> 0) s where true",
         Map.of("from", from, "to", to),
         List.of(
             new Column("key", "", "s.k", HIDDEN),
