@@ -370,6 +370,23 @@ class ListingsTest {
   }
 
   @Test
+  void a_paper_is_found_by_the_goods_its_present_version_speaks_of() {
+    long paper = book.bill("2026-04-01", "IT-140", "1", "2.00");
+    Map<String, String> head =
+        Map.of("date", "2026-04-01", "supplier", "Orrin Joinery", "place", "Store");
+    book.amend(paper, PaperKind.BILL, head, FreshBook.rows("IT-141", "1", "2.00"));
+    assertThat(bills(new Ask("it-140", List.of(), "", ""))).isEmpty();
+    assertThat(bills(new Ask("it-141", List.of(), "", ""))).containsExactly(book.number(paper));
+    Narrow what = new Narrow.Words("what", List.of(List.of("item", "141")));
+    assertThat(bills(new Ask("", List.of(what), "", ""))).containsExactly(book.number(paper));
+    book.voidOn("2026-04-01", paper);
+  }
+
+  private List<Object> bills(Ask ask) {
+    return everything(BuyListings.bills(), ask).stream().map(row -> row.get("number")).toList();
+  }
+
+  @Test
   void a_drawn_column_neither_narrows_a_list_nor_gives_it_an_order() {
     Listing items = GoodsListings.items();
     List<Map<String, Object>> all = everything(items, Ask.ALL);

@@ -151,7 +151,7 @@ final class AskedSql {
   }
 
   private String like(Listing.Column column, String pattern) {
-    return "coalesce(" + column.sql() + ", '') like " + param(pattern);
+    return column.narrowed().replace("{word}", param(pattern));
   }
 
   private String param(Object value) {

@@ -32,7 +32,7 @@ public final class BuyListings {
             new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
             new Column("party", "Supplier", "w.name", TEXT, "/buy/supplier/{party_id}"),
             new Column("reference", "Delivery note", "p.reference", TEXT),
-            new Column("what", "What", Papers.WHAT, TEXT),
+            Papers.what(),
             new Column("place", "Into", "l.name", TEXT),
             new Column("stock", "Came in at", "p.total", MONEY, Papers.PAPER),
             new Column(

@@ -165,7 +165,8 @@ public record Listing(
    * @param link where it leads, with {@code {key}} of any column; empty for nowhere
    * @param summed whether the list says what it comes to; money is, unless it says otherwise
    * @param cost whether it tells what goods cost, or what is earned, which not everyone sees
-   * @param searched whether words that are looked for in the list are looked for in it
+   * @param found the condition by which a word is found in it, with {@code {word}} for the pattern;
+   *     empty when words that are looked for in the whole list are not looked for in it
    */
   public record Column(
       String key,
@@ -175,9 +176,13 @@ public record Listing(
       String link,
       boolean summed,
       boolean cost,
-      boolean searched) {
+      String found) {
     public Column(String key, String heading, String sql, Type type, String link) {
-      this(key, heading, sql, type, link, type == Type.MONEY, false, true);
+      this(key, heading, sql, type, link, type == Type.MONEY, false, like(sql));
+    }
+
+    private static String like(String sql) {
+      return "coalesce(" + sql + ", '') like {word}";
     }
 
     public Column(String key, String heading, String sql, Type type) {
@@ -186,19 +191,20 @@ public record Listing(
 
     /** The same, added up: figures of one unit, such as quantities of one item. */
     public Column addedUp() {
-      return new Column(key, heading, sql, type, link, true, cost, searched);
+      return new Column(key, heading, sql, type, link, true, cost, found);
     }
 
     private Column leading(String where) {
-      return new Column(key, heading, sql, type, where, summed, cost, searched);
+      return new Column(key, heading, sql, type, where, summed, cost, found);
     }
 
     private Column saying(String other) {
-      return new Column(key, heading, other, type, link, summed, cost, searched);
+      return new Column(
+          key, heading, other, type, link, summed, cost, found.isEmpty() ? "" : like(other));
     }
 
     private Column hidden() {
-      return new Column(key, heading, sql, Type.HIDDEN, link, false, cost, searched);
+      return new Column(key, heading, sql, Type.HIDDEN, link, false, cost, found);
     }
 
     /** Whether it is a picture: a list is neither sorted by it nor narrowed. */
@@ -208,7 +214,7 @@ public record Listing(
 
     /** The same, never added up: sums of these would mean nothing. */
     public Column apart() {
-      return new Column(key, heading, sql, type, link, false, cost, searched);
+      return new Column(key, heading, sql, type, link, false, cost, found);
     }
 
     /**
@@ -216,12 +222,31 @@ public record Listing(
      * which no page of a long list waits for. It can be narrowed by itself.
      */
     public Column alone() {
-      return new Column(key, heading, sql, type, link, summed, cost, false);
+      return new Column(key, heading, sql, type, link, summed, cost, "");
+    }
+
+    /**
+     * The same, found by a condition that need not work out what each row says.
+     *
+     * @param condition with {@code {word}} where the pattern stands
+     */
+    public Column foundBy(String condition) {
+      return new Column(key, heading, sql, type, link, summed, cost, condition);
+    }
+
+    /** Whether words that are looked for in the list are looked for in it. */
+    public boolean searched() {
+      return !found.isEmpty();
+    }
+
+    /** The condition by which a word is found when it is looked for in it alone. */
+    String narrowed() {
+      return found.isEmpty() ? like(sql) : found;
     }
 
     /** The same, only for who sees what goods cost. */
     public Column ofCost() {
-      return new Column(key, heading, sql, type, link, summed, true, searched);
+      return new Column(key, heading, sql, type, link, summed, true, found);
     }
   }
 

@@ -98,7 +98,7 @@ public final class OrderListings {
                 TEXT,
                 buying ? "/buy/supplier/{party_id}" : "/sell/customer/{party_id}"),
             new Column("party_id", "", "w.id", HIDDEN),
-            new Column("what", "What", Papers.WHAT, TEXT),
+            Papers.what(),
             new Column("expected", "Expected", "d.expected", DATE),
             new Column("total", "Total", "p.total", MONEY, Papers.PAPER),
             new Column("state", "State", ORDER_STATE, TEXT),

@@ -33,6 +33,12 @@ final class Papers {
         from paper_line n join item i on i.id = n.item_id
         where n.paper_id = p.id and n.version = p.version and n.line < 3), '')""";
 
+  /** Goods with a word in their name are fewer than papers: their lines lead to those. */
+  private static final String WHAT_HAS =
+      """
+      p.id in (select n.paper_id from item i join paper_line n on n.item_id = i.id and n.line < 3
+        join paper q on q.id = n.paper_id and q.version = n.version where i.name like {word})""";
+
   static final String STATE =
       "case when p.state = 'VOID' then 'void' when p.version > 1 then concat('version ', p.version)"
           + " else '' end";
@@ -92,7 +98,7 @@ final class Papers {
   }
 
   static Column what() {
-    return new Column("what", "What", WHAT, TEXT);
+    return new Column("what", "What", WHAT, TEXT).foundBy(WHAT_HAS);
   }
 
   static Column place(String heading) {

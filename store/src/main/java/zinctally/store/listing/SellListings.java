@@ -31,7 +31,7 @@ public final class SellListings {
             new Column("number", "Number", "p.number", TEXT, Papers.PAPER),
             new Column("party", "Customer", "w.name", TEXT, "/sell/customer/{party_id}"),
             new Column("reference", "Their reference", "p.reference", TEXT),
-            new Column("what", "What", Papers.WHAT, TEXT),
+            Papers.what(),
             new Column("place", "Out of", "l.name", TEXT),
             new Column("stock", "Left at cost", "-p.stock_value", MONEY, Papers.PAPER).ofCost(),
             new Column(

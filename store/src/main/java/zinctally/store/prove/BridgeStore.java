@@ -38,10 +38,11 @@ public class BridgeStore {
               coalesce(sum(if(k.side = 'CUSTOMER', n.value, 0)), 0),
               coalesce(sum(if(k.side = '' and not (k.opening or k.opens) and m.paper_id is null, n.value, 0)), 0),
               coalesce(sum(n.value), 0)
-            from cost_entry n join cost_event e on e.id = n.event_id
-            join paper p on p.id = e.paper_id join paper_kind k on k.kind = p.kind
+            from (select e.paper_id, sum(c.value) as value
+              from cost_entry c join cost_event e on e.id = c.event_id
+              where c.posting_date between :from and :to group by e.paper_id) n
+            join paper p on p.id = n.paper_id join paper_kind k on k.kind = p.kind
             left join making m on m.paper_id = p.id
-            where n.posting_date between :from and :to
             """)
         .param("month", from.withDayOfMonth(1))
         .param("from", from)
