@@ -6,14 +6,14 @@ import java.sql.ResultSet;
 import java.sql.ResultSetMetaData;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import javax.sql.DataSource;
 
 /**
  * What a posting is held against: the very rows it wrote, written by plain JDBC into tables of the
- * same shape and indexes, in one transaction, with the same durability and nothing else.
+ * same shape, indexes and foreign keys, those of a table in one command, in one transaction, with
+ * the same durability and nothing else.
  */
 final class BareProgram {
   /** A table and the condition that finds a paper's rows in it. */
@@ -23,6 +23,8 @@ final class BareProgram {
       List.of(
           new Source("paper", "id = ?", false),
           new Source("paper_version", "paper_id = ?", false),
+          new Source("posting", "paper_id = ?", false),
+          new Source("tax_entry", "paper_id = ?", false),
           new Source("paper_line", "paper_id = ?", false),
           new Source("journal", "paper_id = ?", false),
           new Source(
@@ -84,6 +86,31 @@ final class BareProgram {
       for (Source s : SOURCES) {
         statement.execute("drop table if exists bare_" + s.table);
         statement.execute("create table bare_" + s.table + " like " + s.table);
+        keys(connection, s.table);
+      }
+    }
+  }
+
+  /** Gives a table the foreign keys of the one it is like, to the very rows those lead to. */
+  private static void keys(Connection connection, String table) throws SQLException {
+    try (PreparedStatement statement =
+            connection.prepareStatement(
+                """
+                select group_concat(column_name order by ordinal_position),
+                  max(referenced_table_name),
+                  group_concat(referenced_column_name order by ordinal_position)
+                from information_schema.key_column_usage
+                where table_schema = database() and table_name = ?
+                  and referenced_table_name is not null
+                group by constraint_name
+                """);
+        var alter = connection.createStatement()) {
+      statement.setString(1, table);
+      try (ResultSet keys = statement.executeQuery()) {
+        while (keys.next())
+          alter.execute(
+              "alter table bare_%s add foreign key (%s) references %s (%s)"
+                  .formatted(table, keys.getString(1), keys.getString(2), keys.getString(3)));
       }
     }
   }
@@ -98,11 +125,10 @@ final class BareProgram {
       for (List<Batch> batches : all) {
         for (Batch batch : batches) {
           try (PreparedStatement statement = connection.prepareStatement(batch.sql)) {
-            for (Object[] row : batch.rows) {
-              for (int i = 0; i < row.length; i++) statement.setObject(i + 1, row[i]);
-              statement.addBatch();
-            }
-            statement.executeBatch();
+            int mark = 1;
+            for (Object[] row : batch.rows)
+              for (Object value : row) statement.setObject(mark++, value);
+            statement.executeUpdate();
           }
         }
         connection.commit();
@@ -127,17 +153,22 @@ final class BareProgram {
             for (int i = 0; i < row.length; i++) row[i] = result.getObject(i + 1);
             rows.add(row);
           }
-          if (!rows.isEmpty()) batches.add(new Batch(insert(s, columns), rows));
+          if (!rows.isEmpty()) batches.add(new Batch(insert(s, columns, rows.size()), rows));
         }
       }
     }
     return batches;
   }
 
-  private static String insert(Source source, ResultSetMetaData columns) throws SQLException {
+  private static String insert(Source source, ResultSetMetaData columns, int rows)
+      throws SQLException {
     int count = columns.getColumnCount();
-    String marks = IntStream.range(0, count).mapToObj(i -> "?").collect(Collectors.joining(", "));
-    String sql = "insert into bare_" + source.table + " values (" + marks + ")";
+    String row = "(" + String.join(", ", Collections.nCopies(count, "?")) + ")";
+    String sql =
+        "insert into bare_"
+            + source.table
+            + " values "
+            + String.join(", ", Collections.nCopies(rows, row));
     if (!source.upsert) return sql;
     String last = columns.getColumnName(count);
     return sql + " on duplicate key update " + last + " = values(" + last + ")";

@@ -13,12 +13,16 @@ import zinctally.store.posting.Posting;
 
 /**
  * A sale of five lines, against a bare program that writes the same rows; then again with a hundred
- * times the history. Sales are at the end of history, dated on the day of the latest.
+ * times the history; then twenty people at once. Sales are at the end of history, dated on the day
+ * of the latest.
  */
 final class PostingBench {
   private static final int ITEMS = 200;
   private static final int ROUNDS = 15;
   private static final int SALES = 30;
+  private static final int CROWDS = 5;
+  private static final int PEOPLE = 20;
+  private static final int CROWD_SALES = 400;
   private static final LocalDate FIRST = LocalDate.of(2026, 1, 2);
   private final BenchBook book;
   private final Random dice = new Random(7);
@@ -69,7 +73,56 @@ final class PostingBench {
           "  time against that with the short history",
           Figures.ratio(after / posting),
           "goal: under 1.10");
+      few.crowd();
     }
+  }
+
+  /** One person after another, then all at once: sales a second, and how long each of them took. */
+  private void crowd() throws Exception {
+    double[] alone = new double[CROWDS];
+    double[] together = new double[CROWDS];
+    long[] slow = new long[CROWDS];
+    for (int round = 0; round < CROWDS; round++) {
+      alone[round] = rate(1, new ArrayList<>());
+      List<Long> took = new ArrayList<>();
+      together[round] = rate(PEOPLE, took);
+      took.sort(null);
+      slow[round] = took.get(took.size() * 95 / 100);
+    }
+    Arrays.sort(alone);
+    Arrays.sort(together);
+    double one = alone[CROWDS / 2];
+    double all = together[CROWDS / 2];
+    Figures.say("sales a second, one person", String.format("%.0f", one), "");
+    Figures.say("sales a second, twenty people at once", String.format("%.0f", all), "");
+    Figures.say("  rate against one person's", Figures.ratio(all / one), "goal: 3.0 or more");
+    Figures.say(
+        "  95 of 100 of them posted within", Figures.millis(Figures.median(slow)), "goal: 500 ms");
+  }
+
+  /**
+   * @param took nanoseconds of each sale
+   * @return sales a second
+   */
+  private double rate(int people, List<Long> took) throws Exception {
+    List<Long> drafts = new ArrayList<>();
+    for (int i = 0; i < CROWD_SALES; i++) drafts.add(book.draft(sale()));
+    Posting posting = book.get(Posting.class);
+    ExecutorService crowd = Executors.newFixedThreadPool(people);
+    List<Future<Long>> work = new ArrayList<>();
+    long start = System.nanoTime();
+    for (long draft : drafts)
+      work.add(
+          crowd.submit(
+              () -> {
+                long begun = System.nanoTime();
+                posting.post(draft, "bench");
+                return System.nanoTime() - begun;
+              }));
+    for (Future<Long> each : work) took.add(each.get());
+    double seconds = (System.nanoTime() - start) / 1e9;
+    crowd.shutdown();
+    return CROWD_SALES / seconds;
   }
 
   private void stock() {

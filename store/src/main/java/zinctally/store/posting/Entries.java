@@ -17,18 +17,21 @@ class Entries {
   private final Dues dues;
   private final Awaiting awaiting;
   private final TaxWriter taxes;
+  private final Totals totals;
 
   Entries(
       PaperWriter writer,
       JournalWriter journalWriter,
       Dues dues,
       Awaiting awaiting,
-      TaxWriter taxes) {
+      TaxWriter taxes,
+      Totals totals) {
     this.writer = writer;
     this.journalWriter = journalWriter;
     this.dues = dues;
     this.awaiting = awaiting;
     this.taxes = taxes;
+    this.totals = totals;
   }
 
   /**
@@ -44,16 +47,16 @@ class Entries {
     }
   }
 
-  /** Stock book, ledger and tax, and the reversals of what an earlier version did. */
+  /** Stock book, ledger and tax, the reversals of what an earlier version did, and the sums. */
   void write(Worked worked, Worker.Job job, Of of, TaxWriter.Said tax, IntConsumer reached) {
     Proof.Work work = worked.work();
-    Map<LocalDate, Long> reversals =
-        journalWriter.write(work.reversals(), of.journals(true), job.stockAccounts());
-    Map<LocalDate, Long> journals =
-        journalWriter.write(work.journals(), of.journals(false), job.stockAccounts());
+    Map<LocalDate, Long> reversals = journalWriter.write(work.reversals(), of.journals(true));
+    Map<LocalDate, Long> journals = journalWriter.write(work.journals(), of.journals(false));
     taxes.write(tax, work, job.undo(), of);
     reached.accept(55);
     writer.stock(worked, job, of, journals, reversals, reached);
+    reached.accept(90);
+    totals.write(work, worked.items(), job.stockAccounts());
   }
 
   /**

@@ -7,15 +7,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeMap;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import zinctally.core.ledger.JournalEntry;
 import zinctally.core.ledger.JournalLine;
 import zinctally.store.sql.Rows;
 
-/** Writes journal entries and the sums by account; always inside one posting's transaction. */
+/** Writes journal entries; always inside one posting's transaction. */
 @Component
 class JournalWriter {
   private final JdbcTemplate jdbc;
@@ -41,7 +39,7 @@ class JournalWriter {
       long posting) {}
 
   /** Writes journal entries and returns their ids by posting date. */
-  Map<LocalDate, Long> write(List<JournalEntry> journals, Of of, Set<Long> stock) {
+  Map<LocalDate, Long> write(List<JournalEntry> journals, Of of) {
     Map<LocalDate, Long> byDate = new HashMap<>();
     if (journals.isEmpty()) return byDate;
     List<Long> ids =
@@ -49,8 +47,6 @@ class JournalWriter {
             "select next value for journal_id from seq_1_to_" + journals.size(), Long.class);
     List<Object[]> heads = new ArrayList<>();
     List<Object[]> lines = new ArrayList<>();
-    MonthSums months = new MonthSums();
-    Map<Long, MonthSums> byItem = new TreeMap<>();
     for (int i = 0; i < journals.size(); i++) {
       JournalEntry entry = journals.get(i);
       heads.add(
@@ -66,7 +62,6 @@ class JournalWriter {
           });
       int n = 0;
       for (JournalLine line : entry.lines()) {
-        long amount = line.amount().minor();
         lines.add(
             new Object[] {
               ids.get(i),
@@ -75,20 +70,11 @@ class JournalWriter {
               entry.date(),
               line.item(),
               line.party(),
-              amount,
+              line.amount().minor(),
               line.memo(),
               line.worked(),
               line.centre()
             });
-        months.add(
-            line.account(),
-            entry.date().withDayOfMonth(1),
-            Math.max(0, amount),
-            Math.max(0, -amount));
-        if (stock.contains(line.account()))
-          byItem
-              .computeIfAbsent(line.account(), a -> new MonthSums())
-              .add(line.item(), entry.date().withDayOfMonth(1), amount, 0);
       }
     }
     Rows.write(
@@ -101,26 +87,6 @@ class JournalWriter {
         "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo, worked, centre_id)"
             + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
         lines);
-    Rows.write(
-        jdbc,
-        "insert into account_month values (?, ?, ?, ?) on duplicate key update"
-            + " debit = debit + values(debit), credit = credit + values(credit)",
-        months.rows(true));
-    List<Object[]> cells = new ArrayList<>();
-    byItem.forEach(
-        (account, sums) ->
-            sums.rows(false).forEach(c -> cells.add(new Object[] {account, c[0], c[1], c[2]})));
-    Rows.write(
-        jdbc,
-        "insert into stock_account_month (account_id, item_id, month, amount) values (?, ?, ?, ?)"
-            + " on duplicate key update amount = amount + values(amount)",
-        cells);
-    Rows.write(
-        jdbc,
-        "insert into stock_account_year (account_id, item_id, year, amount)"
-            + " values (?, ?, year(?), ?)"
-            + " on duplicate key update amount = amount + values(amount)",
-        cells);
     for (int i = 0; i < journals.size(); i++) byDate.put(journals.get(i).date(), ids.get(i));
     return byDate;
   }

@@ -63,8 +63,11 @@ class PaperRows {
     sql.sql("update paper set state = 'VOID', stock_value = 0 where id = ?").param(id).update();
   }
 
-  /** Numbers run by kind and year without gaps: the row stays locked until the posting ends. */
-  String number(Paper paper) {
+  /**
+   * Gives a paper its number. Numbers run by kind and year without gaps: the row they are counted
+   * in stays locked until the posting ends.
+   */
+  String number(Paper paper, long id) {
     int year = paper.date().getYear();
     int last =
         sql.sql(
@@ -73,13 +76,17 @@ class PaperRows {
             .params(paper.kind().name(), year)
             .query(Integer.class)
             .single();
-    return paper.kind().prefix() + "-" + year + "-" + String.format("%04d", last);
+    String number = paper.kind().prefix() + "-" + year + "-" + String.format("%04d", last);
+    sql.sql("update paper set number = ? where id = ?").params(number, id).update();
+    return number;
   }
 
-  /** Writes a new paper's head and returns its id. */
+  /**
+   * Writes a new paper's head and returns its id. Until it is given its number it bears one that no
+   * other has.
+   */
   long add(
       Paper paper,
-      String number,
       long sequence,
       long stock,
       LocalDateTime now,
@@ -90,9 +97,9 @@ class PaperRows {
                 """
             insert into paper (kind, number, sequence, state, version, date, party_id, reference,
               due, place_id, net, tax, total, stock_value, posted_at, posted_by, seller, till_id)
-            values (?, ?, ?, 'POSTED', 1, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+            values (?, concat('~', ?), ?, 'POSTED', 1, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             """)
-            .params(paper.kind().name(), number, sequence)
+            .params(paper.kind().name(), sequence, sequence)
             .params(head(paper, stock))
             .params(Arrays.asList(now, login, seller(paper, login), till.orElse(null))));
   }

@@ -80,8 +80,6 @@ class PaperWriter {
             pool.head().item(), pool.replayed() ? from(pool) : null, pool.checkpoints());
     reached.accept(80);
     moves.write(job, of);
-    reached.accept(90);
-    totals(work, worked.items());
   }
 
   private static Object[] entry(
@@ -151,35 +149,5 @@ class PaperWriter {
             .filter(old -> !worked.kept().contains(old.event().id()))
             .map(old -> new Object[] {old.event().id()})
             .toList());
-  }
-
-  private void totals(Proof.Work work, Map<Long, Item> items) {
-    MonthSums byItem = new MonthSums();
-    MonthSums byYear = new MonthSums();
-    MonthSums byAccount = new MonthSums();
-    List<Proof.StockEntry> entries = new ArrayList<>(work.entries());
-    entries.addAll(work.undone());
-    for (Proof.StockEntry entry : entries) {
-      LocalDate month = entry.postingDate().withDayOfMonth(1);
-      byItem.add(entry.item(), month, entry.quantity(), entry.value());
-      byYear.add(entry.item(), month.withDayOfYear(1), entry.quantity(), entry.value());
-      byAccount.add(
-          Objects.requireNonNull(items.get(entry.item())).stockAccount(), month, entry.value(), 0);
-    }
-    Rows.write(
-        jdbc,
-        "insert into item_month (item_id, month, quantity, value) values (?, ?, ?, ?) on duplicate key update"
-            + " quantity = quantity + values(quantity), value = value + values(value)",
-        byItem.rows(true));
-    Rows.write(
-        jdbc,
-        "insert into item_year (item_id, year, quantity, value) values (?, year(?), ?, ?) on duplicate key update"
-            + " quantity = quantity + values(quantity), value = value + values(value)",
-        byYear.rows(true));
-    Rows.write(
-        jdbc,
-        "insert into stock_month values (?, ?, ?) on duplicate key update"
-            + " value = value + values(value)",
-        byAccount.rows(false));
   }
 }

@@ -155,11 +155,10 @@ public class Posting {
     long stock = worked.fresh().stream().mapToLong(f -> f.entry().value()).sum();
     int version = before.map(b -> b.version() + 1).orElse(1);
     Optional<Long> till = tills.of(saved.draft(), paper, login, worked.work(), true);
-    String number = before.map(PaperRows.Posted::number).orElseGet(() -> rows.number(paper));
     long paperId =
         before
             .map(PaperRows.Posted::id)
-            .orElseGet(() -> rows.add(paper, number, sequence, stock, now, login, till));
+            .orElseGet(() -> rows.add(paper, sequence, stock, now, login, till));
     if (before.isPresent()) rows.amend(paperId, version, paper, stock);
     String what = before.isPresent() ? "amended" : "posted";
     texts.write(paperId, version, saved.draft(), what, now, login);
@@ -172,6 +171,9 @@ public class Posting {
         new Entries.Of(paperId, version, till, now, posting),
         new TaxWriter.Said(paper.kind(), paper.taxed(), paper.date(), book),
         reached);
+    // numbers run without gaps: whoever takes one, all others wait for until the posting ends
+    String number =
+        before.map(PaperRows.Posted::number).orElseGet(() -> rows.number(paper, paperId));
     Plan costed =
         plan.costing(line -> worked.costOf(line, book.account(Role.SENT_NOT_INVOICED).id()));
     entries.duesAndAwaited(
