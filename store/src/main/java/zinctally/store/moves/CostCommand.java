@@ -1,7 +1,10 @@
 package zinctally.store.moves;
 
+import java.io.BufferedReader;
 import java.io.BufferedWriter;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.io.OutputStreamWriter;
 import java.io.PrintStream;
 import java.io.Writer;
@@ -19,22 +22,26 @@ import zinctally.core.moves.Costing;
 import zinctally.core.number.Quantity;
 
 /**
- * {@code cost MOVES.csv [--method fifo|average|lifo] [--digits 2] [--summary]}: costs of a movement
- * file, without application or database, so that anyone can check them.
+ * {@code cost MOVES.csv|- [--method fifo|average|lifo] [--digits 2] [--summary]}: costs of a
+ * movement file, without application or database, so that anyone can check them.
  */
 public final class CostCommand {
+  private static final String PIPED = "-";
+
   private CostCommand() {}
 
   public static void main(String[] args) throws IOException {
-    System.exit(run(args, System.out, System.err));
+    System.exit(run(args, System.in, System.out, System.err));
   }
 
   /**
+   * @param in what {@code -} reads
    * @return 0 when done, 2 when the file or the call is wrong; then nothing is written to {@code
    *     out}
    * @throws IOException when {@code out} cannot be written
    */
-  static int run(String[] args, PrintStream out, PrintStream err) throws IOException {
+  static int run(String[] args, InputStream in, PrintStream out, PrintStream err)
+      throws IOException {
     String file = null;
     Method method = Method.FIFO;
     int digits = 2;
@@ -50,19 +57,20 @@ public final class CostCommand {
       else return usage(err);
     }
     if (file == null) return usage(err);
+    boolean piped = file.equals(PIPED);
     Path path = Path.of(file);
-    if (!Files.isRegularFile(path)) {
+    if (!piped && (!Files.isReadable(path) || Files.isDirectory(path))) {
       err.println(file + ": there is no such file");
       return 2;
     }
+    String name = piped ? "standard input" : path.getFileName().toString();
     MoveFile read;
-    try (var text = Files.newBufferedReader(path, StandardCharsets.UTF_8)) {
-      read = new MoveFile(path.getFileName().toString(), text, method, digits);
+    try (InputStream bytes = piped ? in : Files.newInputStream(path)) {
+      read = new MoveFile(name, text(bytes), method, digits);
     } catch (IOException broken) {
       err.println(file + ": not readable as UTF-8 text");
       return 2;
     }
-    String name = path.getFileName().toString();
     if (!read.faults.isEmpty()) {
       read.faults.forEach(err::println);
       return 2;
@@ -92,8 +100,14 @@ public final class CostCommand {
     return 0;
   }
 
+  /** What is not UTF-8 is refused, never read as something else. */
+  private static BufferedReader text(InputStream bytes) {
+    return new BufferedReader(
+        new InputStreamReader(bytes, StandardCharsets.UTF_8.newDecoder()), 1 << 16);
+  }
+
   private static int usage(PrintStream err) {
-    err.println("usage: cost MOVES.csv [--method fifo|average|lifo] [--digits 2] [--summary]");
+    err.println("usage: cost MOVES.csv|- [--method fifo|average|lifo] [--digits 2] [--summary]");
     return 2;
   }
 

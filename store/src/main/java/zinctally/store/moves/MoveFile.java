@@ -1,7 +1,7 @@
 package zinctally.store.moves;
 
+import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -20,7 +20,10 @@ import zinctally.core.cost.Method;
 import zinctally.core.moves.Moves;
 import zinctally.core.number.Quantity;
 
-/** Reads a movement file: RFC 4180 CSV in UTF-8, columns in any order. */
+/**
+ * Reads a movement file: RFC 4180 CSV in UTF-8, columns in any order. Where its headings are parted
+ * by semicolons, so are all rows, and a comma may stand for the decimal point.
+ */
 final class MoveFile {
   private static final List<String> COLUMNS =
       List.of("date", "item", "event", "quantity", "value", "ref", "target");
@@ -28,7 +31,9 @@ final class MoveFile {
   final List<String> items = new ArrayList<>();
   final List<Method> methods = new ArrayList<>();
   final List<String> faults = new ArrayList<>();
+  private static final int MOST_HEADINGS = 4096;
   private final String name;
+  private final boolean semicolons;
   private final @Nullable Method usual;
   private final int digits;
   private final Map<String, Integer> itemsByName = new HashMap<>();
@@ -54,11 +59,16 @@ final class MoveFile {
    * @param digits of the currency
    * @throws IOException when it cannot be read
    */
-  MoveFile(String name, Reader text, @Nullable Method usual, int digits) throws IOException {
+  MoveFile(String name, BufferedReader text, @Nullable Method usual, int digits)
+      throws IOException {
     this.name = name;
     this.usual = usual;
     this.digits = digits;
-    try (Records records = new Records(CSVParser.parse(text, CSVFormat.RFC4180))) {
+    String headings = headings(text);
+    semicolons = headings.indexOf(';') >= 0 && headings.indexOf(',') < 0;
+    CSVFormat format =
+        semicolons ? CSVFormat.RFC4180.builder().setDelimiter(';').get() : CSVFormat.RFC4180;
+    try (Records records = new Records(CSVParser.parse(text, format))) {
       read(records);
     } catch (UncheckedIOException broken) {
       faults.add(
@@ -66,6 +76,20 @@ final class MoveFile {
               + ": not readable as CSV: "
               + Objects.requireNonNull(broken.getCause()).getMessage());
     }
+  }
+
+  /** The first line, which is still to be read, without the mark that some files begin with. */
+  private static String headings(BufferedReader text) throws IOException {
+    text.mark(MOST_HEADINGS);
+    if (text.read() != '\uFEFF') text.reset();
+    text.mark(MOST_HEADINGS);
+    StringBuilder line = new StringBuilder();
+    for (int c = text.read(); c >= 0 && c != '\n' && line.length() < MOST_HEADINGS - 1; ) {
+      line.append((char) c);
+      c = text.read();
+    }
+    text.reset();
+    return line.toString();
   }
 
   private void read(Records records) {
@@ -87,7 +111,7 @@ final class MoveFile {
 
   private void headings(CSVRecord row, int line) {
     for (int i = 0; i < row.size(); i++) {
-      String heading = row.get(i).replace("\uFEFF", "").strip().toLowerCase(Locale.ROOT);
+      String heading = row.get(i).strip().toLowerCase(Locale.ROOT);
       if (!COLUMNS.contains(heading) && !heading.equals("method"))
         fault(line, "column \"" + row.get(i) + "\" is not known");
       else if (columns.put(heading, i) != null)
@@ -222,7 +246,7 @@ final class MoveFile {
     try {
       for (; i < typed.length(); i++) {
         char c = typed.charAt(i);
-        if (c == '.' && after < 0) {
+        if ((c == '.' || c == ',' && semicolons) && after < 0) {
           after = 0;
         } else if (c >= '0' && c <= '9') {
           any = true;

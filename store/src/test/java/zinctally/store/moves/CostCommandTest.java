@@ -2,8 +2,10 @@ package zinctally.store.moves;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -30,7 +32,15 @@ class CostCommandTest {
     String[] args = new String[options.length + 1];
     args[0] = file.toString();
     System.arraycopy(options, 0, args, 1, options.length);
-    return CostCommand.run(args, new PrintStream(out, true), new PrintStream(err, true));
+    return run("", args);
+  }
+
+  private int run(String piped, String... args) throws Exception {
+    return CostCommand.run(
+        args,
+        new ByteArrayInputStream(piped.getBytes(StandardCharsets.UTF_8)),
+        new PrintStream(out, true),
+        new PrintStream(err, true));
   }
 
   @ParameterizedTest
@@ -114,5 +124,42 @@ class CostCommandTest {
             + "average,10,10,A,in,2026-01-01,,\naverage,30,10,A,in,2026-01-02,,\naverage,,5,A,out,2026-01-03,,\n";
     assertThat(cost(moves, "--summary", "--digits", "0")).isZero();
     assertThat(out.toString()).contains("A,average,15,30,10");
+  }
+
+  @Test
+  void a_file_is_piped_in_and_its_faults_name_the_pipe() throws Exception {
+    assertThat(run(TEXTBOOK, "-", "--summary")).isZero();
+    assertThat(out.toString()).contains(",8955.00,7200.00");
+    assertThat(run(HEAD + "2026-01-01,T,in,x,4.00,,\n", "-")).isEqualTo(2);
+    assertThat(err.toString().strip())
+        .isEqualTo("standard input:2: quantity \"x\" is not a decimal number");
+  }
+
+  @Test
+  void semicolons_decimal_commas_and_a_byte_order_mark_are_understood() throws Exception {
+    String moves =
+        "\uFEFF\"date\";item;event;quantity;value;ref;target\n"
+            + "2026-01-01;T;in;2,5;10,00;A;\n2026-01-02;T;out;1.5;;;\n";
+    assertThat(cost(moves, "--summary")).isZero();
+    assertThat(out.toString()).contains("T,fifo,1,4.00,6.00");
+    assertThat(cost("\uFEFF" + HEAD + "2026-01-01,T,in,\"2,5\",10.00,A,\n")).isEqualTo(2);
+    assertThat(err.toString().strip())
+        .isEqualTo("MOVES.csv:2: quantity \"2,5\" is not a decimal number");
+  }
+
+  @Test
+  void what_is_not_utf_8_and_an_empty_file_are_one_line() throws Exception {
+    Path file = folder.resolve("OLD.csv");
+    Files.write(
+        file, (HEAD + "2026-01-01,Käse,in,1,1.00,,\n").getBytes(StandardCharsets.ISO_8859_1));
+    assertThat(run("", file.toString())).isEqualTo(2);
+    assertThat(run("", folder.toString())).isEqualTo(2);
+    assertThat(run("", "-")).isEqualTo(2);
+    assertThat(err.toString().lines())
+        .containsExactly(
+            file + ": not readable as UTF-8 text",
+            folder + ": there is no such file",
+            "standard input:1: the file is empty; its first row must hold the headings");
+    assertThat(out.size()).isZero();
   }
 }
