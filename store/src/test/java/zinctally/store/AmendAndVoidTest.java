@@ -11,7 +11,9 @@ import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
+import zinctally.store.paper.PaperText;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Voiding;
 import zinctally.store.prove.TieOutStore;
 
 /** A posted paper gets a next version, or goes; what it wrote stays readable. */
@@ -268,5 +270,31 @@ class AmendAndVoidTest extends OneBookTest {
     assertThat(worth("SMK")).isEqualTo(1250);
     book.voidOn("2026-01-01", paper);
     assertThat(book.figures()).isEqualTo(before);
+  }
+
+  @Test
+  void who_posted_amended_and_voided_a_paper_and_why_stays_written_down() {
+    book.item("WHO", "FIFO");
+    long paper = book.bill("2026-01-10", "WHO", "10", "2.00");
+    book.amend(paper, PaperKind.BILL, bill("2026-01-10"), FreshBook.rows("WHO", "10", "2.50"));
+    book.get(Voiding.class).voidPaper(paper, LocalDate.of(2026, 1, 11), "billed twice", "tester");
+    String number = book.number(paper);
+    assertThat(
+            book.sql()
+                .sql(
+                    "select concat_ws(' | ', login, what, before_text, after_text) from audit"
+                        + " where subject = 'paper' and subject_id = ? order by id")
+                .param(paper)
+                .query(String.class)
+                .list())
+        .containsExactly(
+            "tester | posted " + number + " | version 1",
+            "tester | amended " + number + " | version 2",
+            "tester | voided " + number + " | on 2026-01-11: billed twice");
+    assertThat(book.get(PaperText.class).voiding(paper).orElseThrow().note())
+        .isEqualTo("on 2026-01-11: billed twice");
+    assertThat(book.get(PaperText.class).versions(paper))
+        .extracting(v -> v.version() + " " + v.what() + " " + v.by())
+        .containsExactly("1 posted tester", "2 amended tester");
   }
 }

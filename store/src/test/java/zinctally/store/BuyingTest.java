@@ -319,6 +319,15 @@ class BuyingTest extends OneBookTest {
           .hasMessageContaining("somebody else approves it");
       book.get(Ordering.class).approve(order, "other");
       assertThat(approved(order)).isTrue();
+      assertThat(
+              book.sql()
+                  .sql(
+                      "select concat(login, ' ', what) from audit where subject_id = ? order by id")
+                  .param(order)
+                  .query(String.class)
+                  .list())
+          .last()
+          .isEqualTo("other approved " + book.number(order));
       book.get(BookStore.class).approver("BOOKKEEPER", 2000);
       assertThat(approved(paperOf(order("2026-02-03", "FOUR", "3", "5.00")))).isTrue();
       assertThat(approved(paperOf(order("2026-02-03", "FOUR", "4", "5.00"))))
