@@ -17,7 +17,7 @@ import zinctally.store.posting.Posting;
  * of the latest.
  */
 final class PostingBench {
-  private static final int ITEMS = 200;
+  private static final int ITEMS = 2_000;
   private static final int ROUNDS = 15;
   private static final int SALES = 30;
   private static final int CROWDS = 5;

@@ -2,6 +2,8 @@ package zinctally.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.sql.Connection;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +13,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
@@ -56,6 +59,25 @@ class ManyAtOnceTest {
                   "select max(last) - count(*) from paper_number n join paper p on p.kind = n.kind where n.kind = 'INVOICE'"))
           .isZero();
       assertThat(book.get(BalanceStore.class).now().apart()).isZero();
+    }
+  }
+
+  /**
+   * What each of two such sales has of the customer's row until it ends, the other may have, too.
+   */
+  @Test
+  void sales_to_a_customer_who_may_owe_any_amount_do_not_wait_for_each_other() throws Exception {
+    try (FreshBook book = new FreshBook()) {
+      book.item("HOT", "FIFO");
+      book.bill("2026-02-01", "HOT", "5", "2.00");
+      book.invoice("2026-02-02", "HOT", "1", "3.00");
+      try (Connection other = book.get(DataSource.class).getConnection();
+          Statement statement = other.createStatement()) {
+        other.setAutoCommit(false);
+        statement.execute("select id from party where name = 'Fenwick Garden' lock in share mode");
+        assertThat(book.invoice("2026-02-02", "HOT", "1", "3.00")).isPositive();
+        other.rollback();
+      }
     }
   }
 

@@ -68,16 +68,26 @@ class Holding {
     return hold(own, named(draft), items, book);
   }
 
-  /** Whom a paper asks something about: their number on another paper, what they may owe. */
+  /**
+   * Whom a paper asks something about: their number on another paper, what they may owe. Who may
+   * owe any amount is not held, so that sales to them do not wait for each other; a limit is set
+   * only while nobody posts.
+   */
   private void party(Draft draft) {
     if (!draft.kind().is(Trait.ASKS_OF_PARTY) || draft.party().isEmpty()) return;
     sql.sql(
             "select w.id from party p join party w on w.id = coalesce(p.merged_into, p.id)"
                 + " where p.kind = ? and p.name = ?"
-                + " and (w.kind = 'SUPPLIER' or w.credit_limit is not null) for update")
+                + " and (w.kind = 'SUPPLIER' or w.credit_limit is not null)")
         .params(draft.kind().side().orElseThrow().name(), draft.party())
         .query(Long.class)
-        .list();
+        .optional()
+        .ifPresent(
+            id ->
+                sql.sql("select id from party where id = ? for update")
+                    .param(id)
+                    .query(Long.class)
+                    .single());
   }
 
   /** Holds what a posted paper has done, for it to be voided or ended. */
