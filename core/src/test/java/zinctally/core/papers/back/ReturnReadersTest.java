@@ -319,45 +319,7 @@ class ReturnReadersTest {
 
   @Test
   void what_was_not_billed_yet_waits_no_longer_and_needs_no_credit() {
-    Awaited waits =
-        new Awaited(
-            9,
-            Awaits.RECEIVED_BILL,
-            PaperKind.RECEIPT,
-            41,
-            "R-1",
-            DAY,
-            ORRIN.id(),
-            0,
-            HIVE,
-            10_000_000,
-            6000,
-            10_000_000,
-            6000,
-            6000,
-            null,
-            null,
-            Awaited.Order.NONE,
-            List.of());
-    book.traded.add(
-        new Traded(
-            500,
-            PaperKind.RECEIPT,
-            41,
-            "R-1",
-            DAY,
-            0,
-            ORRIN.id(),
-            HIVE,
-            10_000_000,
-            0,
-            6000,
-            6000,
-            null,
-            0,
-            Map.of(),
-            "",
-            waits));
+    unbilled(6000);
     Plan plan = book.plan(back(PaperKind.SUPPLIER_RETURN, "R-1", "4"));
     assertThat(plan.dues()).isEmpty();
     assertThat(on(plan, Role.RECEIVED_NOT_BILLED)).isEqualTo(2400);
@@ -492,6 +454,101 @@ class ReturnReadersTest {
     assertThat(book.faults(hives("7")))
         .containsExactly(
             "rows.0.quantity: 6 of The hive on INV-1 can still go back; of 10 there, 4 have.");
+  }
+
+  @Test
+  void serial_numbers_of_two_lines_of_a_bill_go_back_on_two_lines() {
+    for (int id = 1; id <= 2; id++) {
+      book.kept.add(
+          new Catalogue.Kept(
+              new Lot(id, EXTRACTOR.id(), "EX-" + id, null),
+              Map.of(1L, Quantity.ONE),
+              600 + id,
+              DAY,
+              "at Barn store"));
+      book.traded.add(
+          new Traded(
+              600 + id,
+              PaperKind.BILL,
+              40,
+              "B-1",
+              DAY,
+              id,
+              ORRIN.id(),
+              EXTRACTOR,
+              Quantity.ONE,
+              0,
+              5000,
+              5000,
+              null,
+              id,
+              Map.of(),
+              "",
+              null));
+    }
+    Written both =
+        Written.of(PaperKind.SUPPLIER_RETURN)
+            .line("paper", "B-1", "item", "EX", "quantity", "2", "numbers", "EX-1, EX-2");
+    assertThat(book.faults(both))
+        .containsExactly(
+            "rows.0.numbers: EX-2 stands on another line of B-1; write it on a line of its own"
+                + " here.");
+  }
+
+  /** Ten at 60.01 are here and not billed: of these 3, 4 and 3 go back. */
+  @Test
+  void what_is_not_billed_goes_back_bit_by_bit_for_all_it_stands_at() {
+    unbilled(6001);
+    Written bits = back(PaperKind.SUPPLIER_RETURN, "R-1", "3");
+    bits.line("paper", "R-1", "quantity", "4").line("paper", "R-1", "quantity", "3");
+    assertThat(book.plan(bits).fills())
+        .extracting(f -> f.quantity() + " " + f.value().minor())
+        .containsExactly("3 1800", "4 2401", "3 1800");
+    assertThat(on(book.plan(bits), Role.RECEIVED_NOT_BILLED)).isEqualTo(6001);
+    assertThat(book.faults(bits.line("paper", "R-1", "quantity", "1")).get(0))
+        .startsWith("rows.3.quantity: 0 of The hive on R-1");
+  }
+
+  private void unbilled(long value) {
+    Awaited waits =
+        new Awaited(
+            9,
+            Awaits.RECEIVED_BILL,
+            PaperKind.RECEIPT,
+            41,
+            "R-1",
+            DAY,
+            ORRIN.id(),
+            0,
+            HIVE,
+            10_000_000,
+            value,
+            10_000_000,
+            value,
+            value,
+            null,
+            null,
+            Awaited.Order.NONE,
+            List.of());
+    book.traded.add(
+        new Traded(
+            500,
+            PaperKind.RECEIPT,
+            41,
+            "R-1",
+            DAY,
+            0,
+            ORRIN.id(),
+            HIVE,
+            10_000_000,
+            0,
+            value,
+            value,
+            null,
+            0,
+            Map.of(),
+            "",
+            waits));
   }
 
   private static Written hives(String quantity) {
