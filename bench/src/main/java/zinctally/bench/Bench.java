@@ -23,7 +23,8 @@ public final class Bench {
             + System.getProperty("java.version")
             + ", "
             + Runtime.getRuntime().availableProcessors()
-            + " processors"
+            + " processors, "
+            + Figures.load()
             + (full ? ", full size" : ""));
     if (all || wanted.contains("core"))
       new Runner(new OptionsBuilder().include(PoolBench.class.getSimpleName()).build()).run();
@@ -39,5 +40,6 @@ public final class Bench {
     if (all || wanted.contains("question"))
       QuestionBench.run(full ? 50_000 : 5_000, full ? 5_000_000 : 500_000);
     if (all || wanted.contains("cost")) CostFileBench.run(1_000_000, 10_000);
+    System.out.println("at the end " + Figures.load());
   }
 }

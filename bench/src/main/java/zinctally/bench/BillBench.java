@@ -65,6 +65,6 @@ final class BillBench {
       if (i >= 0) proofs[i] = System.nanoTime() - start;
       if (!proof.sound()) throw new IllegalStateException(proof.faults().toString());
     }
-    Figures.say(what, Figures.seconds(Figures.median(proofs)), "goal: under 0.3 s");
+    Figures.say(what, Figures.seconds(proofs), "goal: under 0.3 s");
   }
 }

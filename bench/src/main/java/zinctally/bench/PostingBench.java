@@ -59,15 +59,15 @@ final class PostingBench {
       double posting = (double) Figures.median(ours) / SALES;
       double plain = (double) Figures.median(theirs) / SALES;
       double after = (double) Figures.median(later) / SALES;
-      Figures.say("posting a sale of 5 lines", Figures.millis(posting), "");
-      Figures.say("bare program writing the same rows", Figures.millis(plain), "");
+      Figures.say("posting a sale of 5 lines", Figures.each(SALES, ours), "");
+      Figures.say("bare program writing the same rows", Figures.each(SALES, theirs), "");
       Figures.say(
           "  rate of posting to the bare rate",
           Figures.ratio(plain / posting),
           "goal: 0.50 or more");
       Figures.say(
           "posting after " + history * 100 + " sales instead of " + history,
-          Figures.millis(after),
+          Figures.each(SALES, later),
           "");
       Figures.say(
           "  time against that with the short history",
@@ -96,8 +96,7 @@ final class PostingBench {
     Figures.say("sales a second, one person", String.format("%.0f", one), "");
     Figures.say("sales a second, twenty people at once", String.format("%.0f", all), "");
     Figures.say("  rate against one person's", Figures.ratio(all / one), "goal: 3.0 or more");
-    Figures.say(
-        "  95 of 100 of them posted within", Figures.millis(Figures.median(slow)), "goal: 500 ms");
+    Figures.say("  95 of 100 of them posted within", Figures.each(1, slow), "goal: 500 ms");
   }
 
   /**
