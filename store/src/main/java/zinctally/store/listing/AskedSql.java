@@ -101,7 +101,7 @@ final class AskedSql {
           listing.columns().stream()
               .filter(Listing.Column::searched)
               .filter(c -> c.type() == Listing.Type.TEXT || c.type() == Listing.Type.DATE)
-              .map(c -> like(c, "%" + Like.escaped(word) + "%"))
+              .map(c -> like(c, pattern(word)))
               .collect(Collectors.joining(" or ", "(", ")")));
   }
 
@@ -117,7 +117,7 @@ final class AskedSql {
                   all ->
                       all.stream()
                           .limit(MOST_WORDS)
-                          .map(word -> like(column, "%" + Like.escaped(word) + "%"))
+                          .map(word -> like(column, pattern(word)))
                           .collect(Collectors.joining(" and ", "(", ")")))
               .collect(Collectors.joining(" or ", "(", ")")));
     } else if (narrow instanceof Narrow.Between between) {
@@ -148,6 +148,11 @@ final class AskedSql {
             + ", "
             + afterId
             + ")");
+  }
+
+  /** A word anywhere, without the sign that stands after it where a list gathers several. */
+  private static String pattern(String word) {
+    return "%" + Like.escaped(word.replaceAll(";+$", "")) + "%";
   }
 
   private String like(Listing.Column column, String pattern) {
