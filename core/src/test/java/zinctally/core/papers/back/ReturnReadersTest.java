@@ -234,34 +234,8 @@ class ReturnReadersTest {
 
   @Test
   void a_serial_number_goes_back_with_its_own_arrival() {
-    for (long id = 1; id <= 2; id++) {
-      book.kept.add(
-          new Catalogue.Kept(
-              new Lot(id, EXTRACTOR.id(), "EX-" + id, null),
-              Map.of(1L, Quantity.ONE),
-              600 + id,
-              DAY,
-              "at Barn store"));
-      book.traded.add(
-          new Traded(
-              600 + id,
-              PaperKind.BILL,
-              40,
-              "B-1",
-              DAY,
-              0,
-              ORRIN.id(),
-              EXTRACTOR,
-              Quantity.ONE,
-              0,
-              5000 + id,
-              5000 + id,
-              null,
-              id,
-              Map.of(),
-              "",
-              null));
-    }
+    piece(1, 0);
+    piece(2, 0);
     Written one =
         Written.of(PaperKind.SUPPLIER_RETURN)
             .line("paper", "B-1", "quantity", "1", "numbers", "EX-2");
@@ -418,25 +392,7 @@ class ReturnReadersTest {
   @Test
   void goods_that_were_billed_before_they_came_go_back_against_the_bill() {
     traded(PaperKind.BILL, "B-1", 0, HIVE, 0);
-    book.traded.add(
-        new Traded(
-            500,
-            PaperKind.RECEIPT,
-            41,
-            "R-1",
-            DAY,
-            0,
-            ORRIN.id(),
-            HIVE,
-            10_000_000,
-            0,
-            5000,
-            5000,
-            null,
-            0,
-            Map.of(),
-            "B-1",
-            null));
+    received(5000, "B-1", null);
     traded(PaperKind.BILL, "B-1", 1, FRAME, 0);
     var paper = book.paper(back(PaperKind.SUPPLIER_RETURN, "R-1", "5"));
     assertThat(paper.rows()).singleElement().satisfies(r -> assertThat(r.tax()).isEqualTo(600));
@@ -458,34 +414,8 @@ class ReturnReadersTest {
 
   @Test
   void serial_numbers_of_two_lines_of_a_bill_go_back_on_two_lines() {
-    for (int id = 1; id <= 2; id++) {
-      book.kept.add(
-          new Catalogue.Kept(
-              new Lot(id, EXTRACTOR.id(), "EX-" + id, null),
-              Map.of(1L, Quantity.ONE),
-              600 + id,
-              DAY,
-              "at Barn store"));
-      book.traded.add(
-          new Traded(
-              600 + id,
-              PaperKind.BILL,
-              40,
-              "B-1",
-              DAY,
-              id,
-              ORRIN.id(),
-              EXTRACTOR,
-              Quantity.ONE,
-              0,
-              5000,
-              5000,
-              null,
-              id,
-              Map.of(),
-              "",
-              null));
-    }
+    piece(1, 1);
+    piece(2, 2);
     Written both =
         Written.of(PaperKind.SUPPLIER_RETURN)
             .line("paper", "B-1", "item", "EX", "quantity", "2", "numbers", "EX-1, EX-2");
@@ -530,6 +460,11 @@ class ReturnReadersTest {
             null,
             Awaited.Order.NONE,
             List.of());
+    received(value, "", waits);
+  }
+
+  /** Ten hives that came with a receipt. */
+  private void received(long value, String billedWith, Awaited unbilled) {
     book.traded.add(
         new Traded(
             500,
@@ -547,8 +482,38 @@ class ReturnReadersTest {
             null,
             0,
             Map.of(),
+            billedWith,
+            unbilled));
+  }
+
+  /** A numbered piece that is here, for so many pence over fifty, and its line of a bill. */
+  private void piece(long id, int line) {
+    book.kept.add(
+        new Catalogue.Kept(
+            new Lot(id, EXTRACTOR.id(), "EX-" + id, null),
+            Map.of(1L, Quantity.ONE),
+            600 + id,
+            DAY,
+            "at Barn store"));
+    book.traded.add(
+        new Traded(
+            600 + id,
+            PaperKind.BILL,
+            40,
+            "B-1",
+            DAY,
+            line,
+            ORRIN.id(),
+            EXTRACTOR,
+            Quantity.ONE,
+            0,
+            5000 + id,
+            5000 + id,
+            null,
+            id,
+            Map.of(),
             "",
-            waits));
+            null));
   }
 
   private static Written hives(String quantity) {
