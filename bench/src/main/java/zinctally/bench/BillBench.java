@@ -30,8 +30,16 @@ final class BillBench {
         book.post(book.bill(DATE.minusDays(40 - i), rows));
         book.post(book.invoice(DATE.minusDays(19 - i / 2), rows.subList(0, lines / 2)));
       }
-      measure(book, "proof of a bill of " + lines + " lines with goods", book.bill(DATE, rows));
-      measure(book, "proof of a bill for as many received before", received(book, rows));
+      measure(
+          book,
+          "proof of a bill of " + lines + " lines with goods",
+          book.bill(DATE, rows),
+          "goal: under 0.3 s");
+      measure(
+          book,
+          "proof of a bill for as many received before",
+          received(book, rows),
+          "goal: under 0.1 s");
     }
   }
 
@@ -56,7 +64,7 @@ final class BillBench {
     return book.bill(DATE.plusDays(1), billed);
   }
 
-  private static void measure(BenchBook book, String what, Draft draft) {
+  private static void measure(BenchBook book, String what, Draft draft, String goal) {
     Proving proving = book.get(Proving.class);
     long[] proofs = new long[RUNS];
     for (int i = -WARM; i < RUNS; i++) {
@@ -65,6 +73,6 @@ final class BillBench {
       if (i >= 0) proofs[i] = System.nanoTime() - start;
       if (!proof.sound()) throw new IllegalStateException(proof.faults().toString());
     }
-    Figures.say(what, Figures.seconds(proofs), "goal: under 0.3 s");
+    Figures.say(what, Figures.seconds(proofs), goal);
   }
 }
