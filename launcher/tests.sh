@@ -20,3 +20,7 @@ tests() { # maven arguments...
     ZINC_DB_APP_PASSWORD=$(cat "$HOME_DIR/run/app.password") \
     PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 mvn -B -Pstrict "$@"
 }
+
+tests_alone() { # class, what it is told: one that the tests leave out
+  tests -q verify -Dtest="$1" -Dsurefire.failIfNoSpecifiedTests=false "$2"
+}
