@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
-import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Place;
@@ -21,9 +20,6 @@ final class ConsignLookup {
   private final PlaceLookup places;
   private final Map<List<Object>, Optional<Terms>> terms = new HashMap<>();
 
-  /** Places where suppliers have goods, by the place alone; null while nobody has asked. */
-  private @Nullable Map<Long, List<Place>> theirs;
-
   ConsignLookup(JdbcClient sql, long amends, PlaceLookup places) {
     this.sql = sql;
     this.amends = amends;
@@ -31,8 +27,7 @@ final class ConsignLookup {
   }
 
   List<Catalogue.Consigned> consigned(long item, Place place) {
-    if (theirs == null) theirs = places.consigned();
-    List<Place> here = theirs.getOrDefault(place.at(), List.of());
+    List<Place> here = places.consigned(place);
     if (here.isEmpty()) return List.of();
     record Some(long place, long micros, long before) {}
     List<Some> some =

@@ -25,6 +25,9 @@ final class NamedLookup {
   private final Map<String, TaxRate> rates = new HashMap<>();
   private final Set<String> rateCodes = new HashSet<>();
 
+  /** By name; null while nobody has asked. */
+  private @Nullable Map<String, Reason> reasons;
+
   NamedLookup(JdbcClient sql, List<Account> accounts) {
     this.sql = sql;
     this.accounts = accounts;
@@ -110,10 +113,15 @@ final class NamedLookup {
   }
 
   Optional<Reason> reason(String name) {
-    return sql.sql("select id, name, account_id from reason where name = ? and active")
-        .param(name.strip())
-        .query((row, n) -> new Reason(row.getLong(1), row.getString(2), row.getLong(3)))
-        .optional();
+    if (reasons == null)
+      reasons =
+          sql
+              .sql("select id, name, account_id from reason where active")
+              .query((row, n) -> new Reason(row.getLong(1), row.getString(2), row.getLong(3)))
+              .list()
+              .stream()
+              .collect(Collectors.toMap(r -> key(r.name()), r -> r));
+    return Optional.ofNullable(reasons.get(key(name)));
   }
 
   Optional<ReturnReason> returnReason(String name) {

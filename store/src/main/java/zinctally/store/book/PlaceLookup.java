@@ -128,9 +128,9 @@ final class PlaceLookup {
         .orElseGet(() -> Place.freshAt(who));
   }
 
-  /** Where suppliers have good goods, by the place alone. */
-  Map<Long, List<Place>> consigned() {
-    return consigned;
+  /** Where suppliers have good goods at a place. */
+  List<Place> consigned(Place at) {
+    return consigned.getOrDefault(at.at(), List.of());
   }
 
   Optional<Place> wentTo(String paperNumber) {
