@@ -21,6 +21,9 @@ import zinctally.store.listing.Listing.Column;
  * own lines, cost from the cost entries of what left with them, returns taken off.
  */
 public final class SalesListings {
+  private static final String OF_ITEM =
+      "max(coalesce(i.code, '')) as code, max(coalesce(g.name, '')) as extra, ";
+
   private static final String OF_PAPER =
       "max(coalesce(w.name, '')) as extra, max(coalesce(u.name, p.seller)) as seller,"
           + " max(coalesce(l.name, '')) as place, max(if(k.back, 'return', '')) as kind,"
@@ -79,41 +82,38 @@ public final class SalesListings {
 
   /** What lines and entries are added up along before anything is looked up for them. */
   private enum Along {
-    ITEM("l.item_id", "", "n.item_id", "a.item_id") {
-      @Override
-      String names() {
-        return " left join item i on i.id = nullif(t.k, 0) left join item_group g on g.id = i.group_id";
-      }
-    },
-    DAY("l.date", "", "n.posting_date", "f.date") {
-      @Override
-      String names() {
-        return "";
-      }
-    },
-    PAPER("j.paper_id", "join journal j on j.id = l.journal_id", "e.paper_id", "f.paper_id") {
-      @Override
-      String names() {
-        return " join paper p on p.id = t.k join paper_kind k on k.kind = p.kind"
-            + " left join party w on w.id = p.party_id left join place l on l.id = p.place_id"
-            + " left join app_user u on u.login = p.seller";
-      }
-    };
+    ITEM(
+        "l.item_id",
+        "",
+        "n.item_id",
+        "a.item_id",
+        "left join item i on i.id = nullif(t.k, 0) left join item_group g on g.id = i.group_id"),
+    DAY("l.date", "", "n.posting_date", "f.date", ""),
+    PAPER(
+        "j.paper_id",
+        "join journal j on j.id = l.journal_id",
+        "e.paper_id",
+        "f.paper_id",
+        """
+        join paper p on p.id = t.k join paper_kind k on k.kind = p.kind
+        left join party w on w.id = p.party_id left join place l on l.id = p.place_id
+        left join app_user u on u.login = p.seller""");
 
     private final String ofLine;
     private final String journal;
     private final String ofEntry;
     private final String ofFulfilment;
 
-    Along(String ofLine, String journal, String ofEntry, String ofFulfilment) {
+    /** Joins what has a name for it. */
+    private final String names;
+
+    Along(String ofLine, String journal, String ofEntry, String ofFulfilment, String names) {
       this.ofLine = ofLine;
       this.journal = journal;
       this.ofEntry = ofEntry;
       this.ofFulfilment = ofFulfilment;
+      this.names = names;
     }
-
-    /** What has a name for what it is added up along. */
-    abstract String names();
 
     /** Revenue, cost and quantity, with the first day and the last one of a sale. */
     String sold() {
@@ -173,13 +173,12 @@ public final class SalesListings {
             + " as k, "
             + by.name
             + " as name, "
-            + (by == By.ITEM ? "max(coalesce(i.code, '')) as code, " : "")
-            + (by == By.ITEM ? "max(coalesce(g.name, '')) as extra, " : "")
+            + (by == By.ITEM ? OF_ITEM : "")
             + (paper ? OF_PAPER : "")
             + "sum(t.quantity) as quantity, sum(t.net) as net, sum(t.cost) as cost from "
             + by.along.sold()
-            + " t"
-            + by.along.names()
+            + " t "
+            + by.along.names
             + " group by 1, 2 having net <> 0 or cost <> 0) s where true",
         Map.of("from", from, "to", to),
         columns,
@@ -196,9 +195,7 @@ public final class SalesListings {
             + " coalesce(s.quantity, 0) as quantity, coalesce(h.worth, 0) as worth, s.last"
             + " from item i left join cost_pool h on h.item_id = i.id left join "
             + Along.ITEM.sold()
-            + " s"
-            + " on s.k = i.id"
-            + " where s.k is not null or h.worth <> 0) s where true",
+            + " s on s.k = i.id where s.k is not null or h.worth <> 0) s where true",
         Map.of("from", from, "to", to),
         List.of(
             new Column("key", "", "s.k", HIDDEN),
