@@ -59,8 +59,9 @@ public final class CostCommand {
     if (file == null) return usage(err);
     boolean piped = file.equals(PIPED);
     Path path = Path.of(file);
-    if (!piped && (!Files.isReadable(path) || Files.isDirectory(path))) {
-      err.println(file + ": there is no such file");
+    String unread = piped ? "" : unread(path);
+    if (!unread.isEmpty()) {
+      err.println(file + ": " + unread);
       return 2;
     }
     String name = piped ? "standard input" : path.getFileName().toString();
@@ -98,6 +99,13 @@ public final class CostCommand {
                         + " of this out is not covered and stands at a provisional cost of "
                         + money(open.value(), places)));
     return 0;
+  }
+
+  /** Why a file cannot be read; empty when it can. */
+  private static String unread(Path path) {
+    if (!Files.exists(path)) return "there is no such file";
+    if (Files.isDirectory(path)) return "this is a folder; name the movement file in it";
+    return Files.isReadable(path) ? "" : "this file may not be read by who runs this";
   }
 
   /** What is not UTF-8 is refused, never read as something else. */

@@ -19,21 +19,22 @@ import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Method;
 import zinctally.core.moves.Moves;
 import zinctally.core.number.Quantity;
+import zinctally.store.opening.SheetReader;
 
 /**
  * Reads a movement file: RFC 4180 CSV in UTF-8, columns in any order. Where its headings are parted
- * by semicolons, so are all rows, and a comma may stand for the decimal point.
+ * by semicolons or tabs, so are all rows, and a comma may stand for the decimal point.
  */
 final class MoveFile {
   private static final List<String> COLUMNS =
       List.of("date", "item", "event", "quantity", "value", "ref", "target");
+  private static final int LONGEST_FIRST_LINE = 4096;
   final Moves moves = new Moves();
   final List<String> items = new ArrayList<>();
   final List<Method> methods = new ArrayList<>();
   final List<String> faults = new ArrayList<>();
-  private static final int MOST_HEADINGS = 4096;
   private final String name;
-  private final boolean semicolons;
+  private final boolean decimalComma;
   private final @Nullable Method usual;
   private final int digits;
   private final Map<String, Integer> itemsByName = new HashMap<>();
@@ -64,10 +65,9 @@ final class MoveFile {
     this.name = name;
     this.usual = usual;
     this.digits = digits;
-    String headings = headings(text);
-    semicolons = headings.indexOf(';') >= 0 && headings.indexOf(',') < 0;
-    CSVFormat format =
-        semicolons ? CSVFormat.RFC4180.builder().setDelimiter(';').get() : CSVFormat.RFC4180;
+    char separator = SheetReader.separator(firstLine(text));
+    decimalComma = separator != ',';
+    CSVFormat format = CSVFormat.RFC4180.builder().setDelimiter(separator).get();
     try (Records records = new Records(CSVParser.parse(text, format))) {
       read(records);
     } catch (UncheckedIOException broken) {
@@ -79,12 +79,12 @@ final class MoveFile {
   }
 
   /** The first line, which is still to be read, without the mark that some files begin with. */
-  private static String headings(BufferedReader text) throws IOException {
-    text.mark(MOST_HEADINGS);
+  private static String firstLine(BufferedReader text) throws IOException {
+    text.mark(1);
     if (text.read() != '\uFEFF') text.reset();
-    text.mark(MOST_HEADINGS);
+    text.mark(LONGEST_FIRST_LINE);
     StringBuilder line = new StringBuilder();
-    for (int c = text.read(); c >= 0 && c != '\n' && line.length() < MOST_HEADINGS - 1; ) {
+    for (int c = text.read(); c >= 0 && c != '\n' && line.length() < LONGEST_FIRST_LINE - 1; ) {
       line.append((char) c);
       c = text.read();
     }
@@ -246,7 +246,7 @@ final class MoveFile {
     try {
       for (; i < typed.length(); i++) {
         char c = typed.charAt(i);
-        if ((c == '.' || c == ',' && semicolons) && after < 0) {
+        if ((c == '.' || c == ',' && decimalComma) && after < 0) {
           after = 0;
         } else if (c >= '0' && c <= '9') {
           any = true;

@@ -80,9 +80,13 @@ public final class SheetReader {
   public static Sheet text(String text) throws Unreadable {
     if (text.isBlank()) throw new Unreadable("There is nothing in it.");
     String first = text.strip().lines().findFirst().orElse("");
-    char cut = first.indexOf('\t') >= 0 ? '\t' : count(first, ';') > count(first, ',') ? ';' : ',';
     CSVFormat format =
-        CSVFormat.RFC4180.builder().setDelimiter(cut).setIgnoreEmptyLines(true).setTrim(true).get();
+        CSVFormat.RFC4180
+            .builder()
+            .setDelimiter(separator(first))
+            .setIgnoreEmptyLines(true)
+            .setTrim(true)
+            .get();
     Rows rows = new Rows();
     try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
       for (CSVRecord record : parser) rows.add(record.toList());
@@ -91,6 +95,12 @@ public final class SheetReader {
           "Row " + (rows.seen + 1) + " cannot be read: a quotation mark is not closed.");
     }
     return rows.sheet(Optional.empty());
+  }
+
+  /** The sign that parts the cells of a text with this first line: tab, semicolon or comma. */
+  public static char separator(String first) {
+    if (first.indexOf('\t') >= 0) return '\t';
+    return count(first, ';') > count(first, ',') ? ';' : ',';
   }
 
   private static long count(String text, char wanted) {

@@ -142,6 +142,8 @@ class CostCommandTest {
             + "2026-01-01;T;in;2,5;10,00;A;\n2026-01-02;T;out;1.5;;;\n";
     assertThat(cost(moves, "--summary")).isZero();
     assertThat(out.toString()).contains("T,fifo,1,4.00,6.00");
+    assertThat(cost(moves.replace(';', '\t'), "--summary", "--method", "average")).isZero();
+    assertThat(out.toString()).contains("T,average,1,4.00,6.00");
     assertThat(cost("\uFEFF" + HEAD + "2026-01-01,T,in,\"2,5\",10.00,A,\n")).isEqualTo(2);
     assertThat(err.toString().strip())
         .isEqualTo("MOVES.csv:2: quantity \"2,5\" is not a decimal number");
@@ -158,7 +160,7 @@ class CostCommandTest {
     assertThat(err.toString().lines())
         .containsExactly(
             file + ": not readable as UTF-8 text",
-            folder + ": there is no such file",
+            folder + ": this is a folder; name the movement file in it",
             "standard input:1: the file is empty; its first row must hold the headings");
     assertThat(out.size()).isZero();
   }
