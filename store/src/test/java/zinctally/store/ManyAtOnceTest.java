@@ -74,7 +74,7 @@ class ManyAtOnceTest {
       try (Connection other = book.get(DataSource.class).getConnection();
           Statement statement = other.createStatement()) {
         other.setAutoCommit(false);
-        statement.execute("select id from party where name = 'Fenwick Garden' lock in share mode");
+        statement.execute("select * from party where name = 'Fenwick Garden' lock in share mode");
         assertThat(book.invoice("2026-02-02", "HOT", "1", "3.00")).isPositive();
         other.rollback();
       }
