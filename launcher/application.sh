@@ -77,14 +77,14 @@ serve() { # own|demo
   ! alive "$pid" || fail "the $(cat "$served") book is being served on port $WEB_PORT; ./zinc-tally stop ends that"
   ! open_port "$WEB_PORT" || fail "port $WEB_PORT is taken by another program; set ZINC_PORT to a free one"
   [ ! -e "$HOME_DIR/run/restoring-$book" ] || fail "going back to a backup was broken off in the middle; do it again before the book is served. What it was before lies in $HOME_DIR/before-restore"
-  [ "$book" != own ] || before_upgrade "$book"
+  case $book in own) before_upgrade own ;; house) of_each before_upgrade || return 1 ;; esac
   say "Starting ..."; archive_ready
   (umask 077; ARCHIVES=-XX:ArchiveClassesAtExit=$CLASSES.new # when it ends, for those that start after it
     java_app "zinc_$book" --spring.profiles.active="$book" "${LISTENS[@]}" "--logging.file.name=$HOME_DIR/log/web.log" --logging.threshold.console=off \
     </dev/null > "$HOME_DIR/log/start.log" 2>&1) &
   echo $! > "$pid"; echo "$book" > "$served"
   for _ in $(seq 600); do
-    if answers; then rm -f "$HOME_DIR/run/upgrading-$book"; address "$book"; by_night "$book"; return; fi
+    if answers; then [ "$book" = house ] || rm -f "$HOME_DIR/run/upgrading-$book"; address "$book"; by_night "$book"; return; fi
     alive "$pid" || { tail -n 20 "$HOME_DIR/log/start.log" >&2; tail -n 20 "$HOME_DIR/log/web.log" >&2; fail "the application did not start; see $HOME_DIR/log/web.log"; }
     sleep 0.2
   done
@@ -93,14 +93,15 @@ serve() { # own|demo
 
 by_night() { # book: backups by themselves, when a folder is set for them
   stop_one nightly # of a program that ended by itself
-  [ -n "${ZINC_BACKUP:-}" ] && [ "$1" = own ] || return 0
+  [ -n "${ZINC_BACKUP:-}" ] && [ "$1" != demo ] || return 0
   ZINC_SERVERS=$SERVERS setsid "$ROOT/zinc-tally" nightly "$(readlink -f "$ZINC_BACKUP")" "$1" </dev/null >> "$HOME_DIR/log/backup.log" 2>&1 &
   echo $! > "$HOME_DIR/run/nightly.pid"
-  say "A backup is made into $ZINC_BACKUP once a day."
+  say "A backup of each book is made into $ZINC_BACKUP once a day."
 }
 
 address() {
   local host=$WEB_ADDRESS; case $host in 0.0.0.0|::) host=$(hostname -f 2>/dev/null || hostname) ;; esac
+  [ "$1" != house ] || host=${ZINC_HOUSE:-books.localhost}
   say "Zinc Tally is at $SCHEME://$host:$WEB_PORT/"
   if [ "$1" = demo ]; then say "Sign in as owner, bookkeeper, counter or reader; the password is: wickmere"
   elif [ -z "$(db_sql -N "zinc_$1" -e 'select 1 from app_user limit 1' 2>/dev/null)" ]; then

@@ -3,6 +3,11 @@
 
 there_is() { [ -n "$(db_sql -N -e "show databases like '${1//_/\\_}'")" ]; }
 
+check_book() { # book
+  there_is "zinc_$1" || fail "there is no such book here yet"
+  say "zinc_$1:"; check_database "zinc_$1"
+}
+
 check_database() { # database: what must hold in it
   ZINC_DB_URL="jdbc:mariadb://$DB_ADDRESS:$DB_PORT/$1" ZINC_DB_USER=zinc ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") \
     java -Xmx1g -XX:+UseSerialGC -cp "$JAR" -Dloader.main=zinctally.store.check.CheckCommand \
@@ -50,6 +55,10 @@ newest_before() { # folder book moment: the newest backup not after it; of any t
   done < <(backups "$1" "$2")
 }
 
+served() { # book: whether it is, by itself or with others of its house
+  case $(cat "$HOME_DIR/run/web.book") in "$1") ;; house) case $1 in b_*) ;; *) return 1 ;; esac ;; *) return 1 ;; esac
+}
+
 made_at() { # file: the moment its name tells, as 2026-11-25-140500
   local name=${1##*/zinc-}; name=${name#*-}; printf '%s\n' "${name%%.*}"
 }
@@ -92,6 +101,8 @@ before_upgrade() { # book: kept as it is before a new version changes how it is 
   # only when it did not get to its end, and nobody has written in the book since
   wrote=$(db_sql -N "zinc_$1" -e "select coalesce(max(id), 0) from audit" 2>/dev/null) || wrote=none
   if [ -s "$mark" ] && read -r to began file < "$mark" && [ "$have" -lt "$to" ] && [ "$wrote" = "$began" ] && gzip -t "$file" 2>/dev/null; then
+    # a book of a house is upgraded when it is first asked for, so it may just not have been
+    case $1 in house|b_*) [ -n "$(db_sql -N "zinc_$1" -e 'select 1 from flyway_schema_history where not success limit 1')" ] || return 0 ;; esac
     say "The upgrade was broken off in the middle; the book is made what it was before, and upgraded again"
     load "$file" "zinc_$1" "" || fail "the book as it was before the upgrade could not be read back; it lies in $file"
     return 0
@@ -133,7 +144,7 @@ restore() { # file-or-folder book moment
     LOGS=$(dirname "$file")
     [ -f "$file" ] || fail "there is no file or folder $file"
   fi
-  if alive "$HOME_DIR/run/web.pid" && [ "$(cat "$HOME_DIR/run/web.book")" = "$book" ]; then fail "the $book book is being served; ./zinc-tally stop first"; fi
+  if alive "$HOME_DIR/run/web.pid" && served "$book"; then fail "the $book book is being served; ./zinc-tally stop first"; fi
   say "Reading $file ..."
   (umask 077; shown "$file" > "$plain") || { rm -f "$plain"; fail "$file cannot be read; nothing was changed"; }
   [ -z "$moment" ] || [ "$book" != own ] || after "$plain" "$LOGS" || fail "the log after $file is not in $LOGS; nothing was changed. restore $file goes back to the backup itself"

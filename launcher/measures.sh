@@ -81,3 +81,40 @@ pages() { # every page of the small and of the big book
   book_up small "$port"; book_up big "$((port + 1))"
   bench_java zinctally.bench.pages.PagesBench "http://127.0.0.1:$port" "http://127.0.0.1:$((port + 1))" "$@"
 }
+
+many_books() { # books, people at once, seconds: small books in one house, made of the demo book; what they cost
+  local books=$1 people=$2 port=${ZINC_HOUSE_PORT:-8719} dump=$HOME_DIR/run/demo.sql.gz i
+  ! open_port "$port" || fail "port $port is taken by another program; set ZINC_HOUSE_PORT to a free one"
+  trap 'kill "$(cat "$HOME_DIR/run/many.pid")" 2>/dev/null; stop_one db' EXIT
+  if ! there_is zinc_demo; then
+    say "Making the demo book ..."
+    many_up demo "$port"; kill "$(cat "$HOME_DIR/run/many.pid")"; wait "$(cat "$HOME_DIR/run/many.pid")" || true
+  fi
+  dump zinc_demo > "$dump"
+  many_up house "$port"
+  say "Making $books books ..."
+  for i in $(seq "$books"); do
+    there_is "zinc_b_shop$i" && continue
+    db_sql -e "create database zinc_b_shop$i character set utf8mb4 collate utf8mb4_unicode_ci"
+    gzip -dc "$dump" | db_sql "zinc_b_shop$i"
+    db_sql zinc_house -e "insert ignore into hosted values ('shop$i', 'Shop $i', true, 20, $people, 2000, now())"
+  done
+  kill "$(cat "$HOME_DIR/run/many.pid")"; wait "$(cat "$HOME_DIR/run/many.pid")" || true
+  many_up house "$port"; many_cost "at the start"
+  java -Xmx512m -Djdk.httpclient.allowRestrictedHeaders=host -cp "$ROOT/bench/target/classes:$(cat "$ROOT/bench/target/class-path.txt")" \
+    zinctally.bench.house.ManyBooks "http://127.0.0.1:$port" books.localhost "$books" "$people" "$3"
+  many_cost "after that"
+}
+
+many_up() { # profile, port
+  (WEB_PORT=$2; WEB_ADDRESS=127.0.0.1; java_app "zinc_$1" --spring.profiles.active="$1" </dev/null >> "$HOME_DIR/log/many.log" 2>&1) &
+  echo $! > "$HOME_DIR/run/many.pid"
+  answered "$HOME_DIR/run/many.pid" "$2" "$HOME_DIR/log/many.log"
+}
+
+many_cost() { # when
+  local program database
+  program=$(awk '/VmRSS/ {print int($2 / 1000)}' "/proc/$(cat "$HOME_DIR/run/many.pid")/status")
+  database=$(awk '/VmRSS/ {print int($2 / 1000)}' "/proc/$(cat "$HOME_DIR/run/db.pid")/status")
+  say "$1: program $program MB, database $database MB, connections $(db_sql -N -e "show status like 'Threads_connected'" | cut -f2), files of the program $(ls "/proc/$(cat "$HOME_DIR/run/many.pid")/fd" | wc -l)"
+}

@@ -14,6 +14,7 @@ tests() { # maven arguments...
   HOME_DIR=$HOME_DIR/test; WEB_PORT=0; DB_PORT_NAME=ZINC_TEST_DB_PORT; DB_PORT=${ZINC_TEST_DB_PORT:-8712}
   mkdir -p "$HOME_DIR/log" "$HOME_DIR/run"
   in_memory
+  house_settings
   db_up
   trap 'stop_one db; [ -z "$DB_DATA" ] || rm -rf "$DB_DATA"' EXIT
   ZINC_DB_SERVER="jdbc:mariadb://127.0.0.1:$DB_PORT/" ZINC_DB_USER=zinc ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") \

@@ -23,7 +23,7 @@ document.addEventListener("keydown", (e) => {
     return;
   }
   if (e.key === "/") { e.preventDefault(); toFind(); }
-  else if (e.key === "?") $("#keys").showModal();
+  else if (e.key === "?") $("#keys")?.showModal();
   else if (e.key === "n" && !afterN) afterN = true;
   else if (afterN) {
     const begin = $(`form[data-new="${CSS.escape(e.key)}"]`);

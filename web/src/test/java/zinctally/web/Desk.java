@@ -17,11 +17,12 @@ import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
+import zinctally.store.house.AtBook;
 
 /** The whole application on a database of its own, with a browser before it. */
 final class Desk implements AutoCloseable {
   private final ConfigurableApplicationContext application;
-  private final String schema = "zinc_web_" + UUID.randomUUID().toString().replace("-", "");
+  private final String schema;
   private final Playwright playwright;
   private final Browser browser;
   private final List<String> failed = new ArrayList<>();
@@ -32,6 +33,20 @@ final class Desk implements AutoCloseable {
    * @param profile {@code own} for an empty book, {@code demo} for the demo book
    */
   Desk(String profile) {
+    this(
+        profile,
+        "zinc_web_" + UUID.randomUUID().toString().replace("-", ""),
+        "zinc_app",
+        "127.0.0.1");
+  }
+
+  /** Many books at one program, of which there is none yet; all of them go when it is closed. */
+  static Desk house() {
+    return new Desk("house", AtBook.HOUSE, "zinc_app_house", "books.localhost");
+  }
+
+  private Desk(String profile, String schema, String account, String host) {
+    this.schema = schema;
     String server =
         Objects.requireNonNull(
             System.getenv("ZINC_DB_SERVER"), "these tests need a database: run ./zinc-tally test");
@@ -42,7 +57,7 @@ final class Desk implements AutoCloseable {
             .run(
                 "--server.port=0",
                 "--spring.datasource.url=" + server + schema,
-                "--spring.datasource.username=zinc_app",
+                "--spring.datasource.username=" + account,
                 "--spring.datasource.password=" + System.getenv("ZINC_DB_APP_PASSWORD"),
                 "--spring.flyway.url=" + server + schema + "?createDatabaseIfNotExist=true",
                 "--spring.flyway.user=" + System.getenv("ZINC_DB_USER"),
@@ -51,7 +66,8 @@ final class Desk implements AutoCloseable {
         JdbcClient.create(
             new DriverManagerDataSource(
                 server + schema, System.getenv("ZINC_DB_USER"), System.getenv("ZINC_DB_PASSWORD")));
-    address = "http://127.0.0.1:" + application.getEnvironment().getProperty("local.server.port");
+    address =
+        "http://" + host + ":" + application.getEnvironment().getProperty("local.server.port");
     playwright = Playwright.create();
     browser = browser(playwright);
   }
@@ -132,6 +148,11 @@ final class Desk implements AutoCloseable {
   public void close() {
     browser.close();
     playwright.close();
+    List<String> books =
+        schema.equals(AtBook.HOUSE)
+            ? sql().sql("show databases like 'zinc\\_b\\_%'").query(String.class).list()
+            : List.of();
+    books.forEach(book -> sql().sql("drop database " + book).update());
     sql().sql("drop database " + schema).update();
     application.close();
     assertThat(failed).as("answers that failed").isEmpty();

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Currency;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * The currency of a book. Amounts are whole minor units in a {@code long}; this type reads and
@@ -21,6 +22,15 @@ public record Coin(String code, int digits) {
     if (currency.getDefaultFractionDigits() < 0)
       throw new IllegalArgumentException(code + " is not money one can keep books in");
     return new Coin(currency.getCurrencyCode(), currency.getDefaultFractionDigits());
+  }
+
+  /** What somebody has typed as a currency; empty when it is none. */
+  public static Optional<Coin> named(String typed) {
+    try {
+      return Optional.of(of(typed));
+    } catch (IllegalArgumentException unknown) {
+      return Optional.empty();
+    }
   }
 
   /** The amount as a decimal number with the currency's places. */

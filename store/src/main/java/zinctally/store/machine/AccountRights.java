@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
  * the procedures that a migration makes.
  */
 @Component
-class AccountRights extends BaseCallback {
+public class AccountRights extends BaseCallback {
   private static final Set<String> ONLY_ADDED_TO =
       Set.of(
           "journal",
@@ -34,11 +34,17 @@ class AccountRights extends BaseCallback {
   /** Which of two suppliers or customers made one a line is about; no figure changes with it. */
   private static final String OF_WHOM = "journal_line";
 
-  private static final String MIGRATIONS = "flyway_schema_history";
+  /** Where it is kept which of a house's own tables have been made. */
+  public static final String HOUSE_MIGRATIONS = "house_schema_history";
+
+  private static final Set<String> MIGRATIONS = Set.of("flyway_schema_history", HOUSE_MIGRATIONS);
 
   private final String application;
 
-  AccountRights(@Value("${spring.datasource.username}") String application) {
+  /**
+   * @param application name of the application's account
+   */
+  public AccountRights(@Value("${spring.datasource.username}") String application) {
     this.application = application;
   }
 
@@ -60,7 +66,7 @@ class AccountRights extends BaseCallback {
         sql.sql("select table_name from information_schema.tables where table_schema = database()")
             .query(String.class)
             .list())
-      if (!table.equals(MIGRATIONS))
+      if (!MIGRATIONS.contains(table))
         sql.sql("grant " + writing(table) + " on `" + table + "`" + to).update();
     for (String routine :
         sql.sql(

@@ -1,14 +1,10 @@
 package zinctally.store.people;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -45,7 +41,7 @@ public class PasswordLinks {
         .params(person.id(), LocalDateTime.now(clock))
         .update();
     sql.sql("insert into password_link (digest, user_id, made_by, until) values (?, ?, ?, ?)")
-        .params(digest(secret), person.id(), by, LocalDateTime.now(clock).plus(LIFE))
+        .params(Secret.digest(secret), person.id(), by, LocalDateTime.now(clock).plus(LIFE))
         .update();
     audit.write(by, "person", person.id(), "made a link for a new password", person.login());
     return secret;
@@ -58,7 +54,7 @@ public class PasswordLinks {
             select u.login from password_link l join app_user u on u.id = l.user_id and u.active
             where l.digest = ? and l.until >= ?
             """)
-        .params(digest(secret), LocalDateTime.now(clock))
+        .params(Secret.digest(secret), LocalDateTime.now(clock))
         .query(String.class)
         .optional();
   }
@@ -72,20 +68,11 @@ public class PasswordLinks {
   @Transactional
   public Optional<String> use(String secret, String hash) {
     Optional<String> whose = whose(secret);
-    int used = sql.sql("delete from password_link where digest = ?").param(digest(secret)).update();
+    int used =
+        sql.sql("delete from password_link where digest = ?").param(Secret.digest(secret)).update();
     if (used == 0 || whose.isEmpty()) return Optional.empty();
     sql.sql("update app_user set password = ? where login = ?").params(hash, whose.get()).update();
     audit.write(whose.get(), "person", 0, "set a new password by a link", "");
     return whose;
-  }
-
-  private static String digest(String secret) {
-    try {
-      return HexFormat.of()
-          .formatHex(
-              MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException everyJavaHasIt) {
-      throw new IllegalStateException(everyJavaHasIt);
-    }
   }
 }

@@ -4,6 +4,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,6 +40,29 @@ public class PeopleStore {
     sql.sql("insert into app_user (login, name, password, role) values (?, ?, ?, ?)")
         .params(login, name, hash, role.name())
         .update();
+  }
+
+  /**
+   * The first of all, who owns what is here; of two at one moment one is.
+   *
+   * @return whether there was nobody yet; if not, nothing is changed
+   */
+  public boolean first(String login, String name, String hash) {
+    if (!nobody()) return false;
+    try {
+      return sql.sql(
+                  "insert into app_user (id, login, name, password, role) values (1, ?, ?, ?, ?)")
+              .params(login, name, hash, Person.Role.OWNER.name())
+              .update()
+          > 0;
+    } catch (DuplicateKeyException another) {
+      return false;
+    }
+  }
+
+  /** How many may sign in. */
+  public int active() {
+    return sql.sql("select count(*) from app_user where active").query(Integer.class).single();
   }
 
   /** Changes what a person may do; one active owner always remains. */

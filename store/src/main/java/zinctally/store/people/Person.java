@@ -1,5 +1,7 @@
 package zinctally.store.people;
 
+import java.util.regex.Pattern;
+
 /**
  * Someone who may sign in.
  *
@@ -17,6 +19,13 @@ public record Person(
     boolean maySellShort,
     String initials,
     String figures) {
+  private static final Pattern LOGIN = Pattern.compile("[A-Za-z0-9._-]{2,60}");
+
+  /** Whether somebody can sign in by this name. */
+  public static boolean isLogin(String typed) {
+    return LOGIN.matcher(typed).matches();
+  }
+
   /** What a person may do. */
   public enum Role {
     OWNER("owner", "all, and who may sign in"),

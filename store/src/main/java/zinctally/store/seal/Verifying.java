@@ -14,6 +14,7 @@ import zinctally.core.seal.Hash;
 import zinctally.core.seal.Leaf;
 import zinctally.core.seal.MerkleTree;
 import zinctally.core.seal.Seal;
+import zinctally.store.house.AtBook;
 
 /**
  * Works all seals out again from what stands in the book, and names what is not as it was sealed.
@@ -89,7 +90,11 @@ public class Verifying {
             ? starts.stream()
             : starts.parallelStream();
     List<Looked> parts =
-        ranges.map(from -> looked(kind, from, Math.min(bounds.last, from + STEP - 1))).toList();
+        ranges
+            .map(
+                AtBook.carried(
+                    (Long from) -> looked(kind, from, Math.min(bounds.last, from + STEP - 1))))
+            .toList();
     return new Verified(
         "each sealed " + kind.kind() + " is as it was sealed",
         parts.stream().mapToLong(Looked::count).sum(),

@@ -49,6 +49,8 @@ class Doors {
                 ask.requestMatchers(
                         "/sign-in",
                         CodeController.PAGE,
+                        SignInDoor.LED,
+                        SignInController.FIRST_KEEPER,
                         "/first",
                         NewPasswordController.PAGE,
                         "/health",

@@ -15,6 +15,7 @@ import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
@@ -28,7 +29,7 @@ import zinctally.store.people.SignInTries;
  * do no more than one that has not signed in.
  */
 @Component
-class HalfIn {
+public class HalfIn {
   static final String DEMANDED = "second step demanded";
   private static final String WHO = "half in";
   private static final String SINCE = "half in since";
@@ -47,7 +48,7 @@ class HalfIn {
   }
 
   /** After a right password: in, or on to the code. */
-  AuthenticationSuccessHandler then(AuthenticationSuccessHandler in) {
+  public AuthenticationSuccessHandler then(AuthenticationSuccessHandler in) {
     return (request, response, who) -> {
       if (second.isOn(who.getName())) wait(request, response, who);
       else enter(request, response, who, in);
@@ -91,8 +92,17 @@ class HalfIn {
         .filter(login -> people.loadUserByUsername(login).isEnabled());
   }
 
-  /** The code was right; the session gets a new name. */
-  Authentication in(HttpServletRequest request, HttpServletResponse response, String login) {
+  /** Whether a sign-in is there and may be used. */
+  public boolean mayEnter(String login) {
+    try {
+      return people.loadUserByUsername(login).isEnabled();
+    } catch (UsernameNotFoundException nobody) {
+      return false;
+    }
+  }
+
+  /** The code was right, or none is asked for; the session gets a new name. */
+  public Authentication in(HttpServletRequest request, HttpServletResponse response, String login) {
     HttpSession session = request.getSession();
     session.removeAttribute(WHO);
     session.removeAttribute(SINCE);

@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import zinctally.core.number.Coin;
 import zinctally.store.book.BookStore;
+import zinctally.store.house.AtBook;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
 import zinctally.web.prove.Checks;
@@ -28,7 +29,10 @@ import zinctally.web.shell.Typed;
 
 /** Signing in, and the first visit to an empty book. */
 @Controller
-class SignInController {
+public class SignInController {
+  /** Where a house that nobody keeps yet gets its keeper. */
+  public static final String FIRST_KEEPER = "/books/first";
+
   private static final RequestMatcher LOOPBACK =
       new OrRequestMatcher(new IpAddressMatcher("127.0.0.0/8"), new IpAddressMatcher("::1"));
   private final PeopleStore people;
@@ -59,7 +63,7 @@ class SignInController {
 
   @GetMapping("/sign-in")
   String signIn(Model model) {
-    if (people.nobody()) return "redirect:/first";
+    if (people.nobody()) return "redirect:" + (AtBook.house() ? FIRST_KEEPER : "/first");
     model.addAttribute("demo", demo);
     return "people/sign-in";
   }
@@ -69,7 +73,7 @@ class SignInController {
    *
    * @param request as it came, or as the named proxy says it came
    */
-  static boolean fromElsewhere(HttpServletRequest request) {
+  public static boolean fromElsewhere(HttpServletRequest request) {
     return !LOOPBACK.matches(request) && !request.getRemoteAddr().equals(request.getLocalAddr());
   }
 
@@ -93,11 +97,11 @@ class SignInController {
             Map.of("book", first.book(), "name", first.name(), "cutOver", first.cutOver()), faults);
     typed.needed("book", 120, "What is the business called?");
     typed.needed("name", 120, "Your name, as it should stand beside papers.");
-    if (!first.login().matches("[A-Za-z0-9._-]{2,60}"))
+    if (!Person.isLogin(first.login()))
       faults.put("login", "Two to sixty letters, digits, dots or dashes.");
     NewPassword.fault(first.password(), first.login(), first.name())
         .ifPresent(says -> faults.put("password", says));
-    Optional<Coin> coin = coin(first.currency());
+    Optional<Coin> coin = Coin.named(first.currency());
     if (coin.isEmpty())
       faults.put("currency", "Three letters of ISO 4217, such as EUR, GBP or JPY.");
     Optional<LocalDate> cutOver = typed.day("cutOver", true, LocalDate.now(clock));
@@ -121,13 +125,5 @@ class SignInController {
         Objects.requireNonNull(hashing.encode(first.password())),
         Person.Role.OWNER);
     return true;
-  }
-
-  private static Optional<Coin> coin(String typed) {
-    try {
-      return Optional.of(Coin.of(typed));
-    } catch (IllegalArgumentException unknown) {
-      return Optional.empty();
-    }
   }
 }

@@ -12,8 +12,12 @@ import zinctally.store.Refused;
 import zinctally.store.people.SignInTries;
 
 /** Lets a try to sign in pass, or says how long it has to wait. */
-final class SignInDoor extends OncePerRequestFilter {
-  static final String PAGE = "/sign-in";
+public final class SignInDoor extends OncePerRequestFilter {
+  public static final String PAGE = "/sign-in";
+
+  /** Into a book from the house that has it. */
+  public static final String LED = PAGE + "/led";
+
   private static final Duration CROWDED = Duration.ofSeconds(5);
   private final SignInTries tries;
 
@@ -36,7 +40,7 @@ final class SignInDoor extends OncePerRequestFilter {
   }
 
   /** How long a try has to wait; a while also when so many try that it cannot be counted. */
-  static Duration wait(SignInTries tries, String login, HttpServletRequest request) {
+  public static Duration wait(SignInTries tries, String login, HttpServletRequest request) {
     try {
       return tries.begin(login, request.getRemoteAddr());
     } catch (Refused crowded) {

@@ -5,12 +5,14 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import zinctally.store.book.BookStore;
 import zinctally.store.check.CheckRuns;
+import zinctally.store.house.AtBook;
 
 /** Has the book checked by itself: after a start and every night; one check at a time. */
 @Component
@@ -18,6 +20,7 @@ public class Checks {
   private static final Logger LOG = LoggerFactory.getLogger(Checks.class);
   private final CheckRuns runs;
   private final BookStore books;
+  private final boolean alone;
   private final ExecutorService one =
       Executors.newSingleThreadExecutor(
           work -> {
@@ -26,14 +29,16 @@ public class Checks {
             return thread;
           });
 
-  Checks(CheckRuns runs, BookStore books) {
+  Checks(CheckRuns runs, BookStore books, @Value("${zinc.house:}") String house) {
+    this.alone = house.isEmpty();
     this.runs = runs;
     this.books = books;
   }
 
+  /** Where one program serves many books, each is checked by night. */
   @EventListener(ApplicationReadyEvent.class)
   void afterStart() {
-    soon("start");
+    if (alone) soon("start");
   }
 
   @Scheduled(cron = "${zinc.check.cron:0 30 2 * * *}")
@@ -43,16 +48,17 @@ public class Checks {
 
   /** Checks the book beside what is going on. */
   public void soon(String cause) {
-    one.execute(
-        () -> {
-          try {
-            if (books.find().isEmpty()) return;
-            CheckRuns.Run run = runs.run(cause);
-            if (!run.clean()) LOG.error("the check found {} things that do not hold", run.faults());
-          } catch (RuntimeException failed) {
-            LOG.error("the check could not be made", failed);
-          }
-        });
+    one.execute(AtBook.carried(() -> run(cause)));
+  }
+
+  private void run(String cause) {
+    try {
+      if (books.find().isEmpty()) return;
+      CheckRuns.Run run = runs.run(cause);
+      if (!run.clean()) LOG.error("the check found {} things that do not hold", run.faults());
+    } catch (RuntimeException failed) {
+      LOG.error("the check could not be made", failed);
+    }
   }
 
   @PreDestroy

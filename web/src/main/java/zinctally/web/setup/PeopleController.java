@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -17,6 +18,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.util.UriComponentsBuilder;
 import zinctally.core.number.Form;
 import zinctally.store.book.SetUp;
+import zinctally.store.house.HouseStore;
 import zinctally.store.people.PasswordLinks;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
@@ -38,6 +40,7 @@ class PeopleController {
   private final SecondStep second;
   private final RoleMay may;
   private final Trail trail;
+  private final ObjectProvider<HouseStore> house;
 
   PeopleController(
       SetUp setUp,
@@ -47,7 +50,9 @@ class PeopleController {
       Sessions sessions,
       SecondStep second,
       RoleMay may,
-      Trail trail) {
+      Trail trail,
+      ObjectProvider<HouseStore> house) {
+    this.house = house;
     this.may = may;
     this.second = second;
     this.setUp = setUp;
@@ -80,11 +85,18 @@ class PeopleController {
       @RequestParam String password,
       @RequestParam Person.Role role,
       RedirectAttributes after) {
-    if (!login.matches("[A-Za-z0-9._-]{2,60}"))
+    if (!Person.isLogin(login))
       return Answer.wrong(
           after, "/people", "A sign-in has two to sixty letters, digits, dots or dashes.");
     Optional<String> weak = NewPassword.fault(password, login, name);
     if (weak.isPresent()) return Answer.wrong(after, "/people", "Password: " + weak.get());
+    return setUp.alone(() -> added(login, name, password, role, after));
+  }
+
+  private String added(
+      String login, String name, String password, Person.Role role, RedirectAttributes after) {
+    Optional<String> full = full();
+    if (full.isPresent()) return Answer.wrong(after, "/people", full.get());
     return Answer.kept(
         after,
         "/people",
@@ -93,6 +105,19 @@ class PeopleController {
         () ->
             people.add(
                 login, name.strip(), Objects.requireNonNull(hashing.encode(password)), role));
+  }
+
+  /** Why nobody more may sign in, where a house says how many may. */
+  private Optional<String> full() {
+    return Optional.ofNullable(house.getIfAvailable())
+        .flatMap(HouseStore::here)
+        .map(book -> book.limits().people())
+        .filter(most -> people.active() >= most)
+        .map(
+            most ->
+                most
+                    + " people may sign in to this book, and do. Switch one off first, or ask who"
+                    + " keeps the house for more.");
   }
 
   @Owns
@@ -126,6 +151,8 @@ class PeopleController {
             .anyMatch(p -> p.id() != id && p.initials().equalsIgnoreCase(initials.strip())))
       return Answer.wrong(after, "/people", "Someone else has the initials " + initials + ".");
     Person before = people.find(id).orElseThrow(() -> new NotThere("person " + id));
+    Optional<String> full = active && !before.active() ? full() : Optional.empty();
+    if (full.isPresent()) return Answer.wrong(after, "/people", full.get());
     if (!people.change(id, role, active, maySellShort))
       return Answer.wrong(after, "/people", "One owner who can sign in must remain.");
     people.initials(id, initials.strip());

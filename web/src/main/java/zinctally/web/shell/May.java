@@ -2,6 +2,7 @@ package zinctally.web.shell;
 
 import java.security.Principal;
 import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.Authentication;
 import zinctally.core.papers.PaperKind;
@@ -14,7 +15,7 @@ import zinctally.store.people.Person;
 public final class May {
   private May() {}
 
-  public static Person.Role role(Principal principal) {
+  public static Person.Role role(@Nullable Principal principal) {
     if (!(principal instanceof Authentication signedIn)) return Person.Role.READER;
     return Arrays.stream(Person.Role.values())
         .filter(
@@ -30,7 +31,7 @@ public final class May {
     return role == Person.Role.OWNER || role == Person.Role.BOOKKEEPER;
   }
 
-  public static boolean own(Principal principal) {
+  public static boolean own(@Nullable Principal principal) {
     return role(principal) == Person.Role.OWNER;
   }
 

@@ -7,6 +7,7 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -15,6 +16,7 @@ import zinctally.core.papers.PaperKind;
 import zinctally.store.book.Book;
 import zinctally.store.book.BookStore;
 import zinctally.store.check.CheckRuns;
+import zinctally.store.house.AtBook;
 import zinctally.store.people.Person;
 import zinctally.store.prove.BalanceStore;
 
@@ -55,6 +57,19 @@ class Shell {
           new Leaf("prove", "Prove", "tie out, ledger", "/prove"),
           new Leaf("ask", "Ask", "lists, values", "/ask"));
 
+  private static final Leaf OWN_BOOKS = new Leaf("books", "Books", "yours", "/books");
+
+  /** What there is at a house, for who keeps it. */
+  private static final List<Leaf> KEEPS =
+      List.of(
+          OWN_BOOKS,
+          new Leaf("all", "All", "limits", "/books/all"),
+          new Leaf("people", "People", "who signs in", "/books/people"));
+
+  private static List<Leaf> by(@Nullable Principal principal) {
+    return May.own(principal) ? KEEPS : List.of(OWN_BOOKS);
+  }
+
   private static final List<PaperKind> NEW =
       Stream.of(PaperKind.values()).filter(k -> !k.key().isEmpty()).toList();
 
@@ -79,6 +94,13 @@ class Shell {
     model.addAttribute("maySetUp", May.setUp(principal));
     model.addAttribute("mayOwn", May.own(principal));
     model.addAttribute("who", principal == null ? "" : principal.getName());
+    if (AtBook.house()) {
+      model.addAttribute("atHouse", true);
+      model.addAttribute("index", by(principal));
+      model.addAttribute("newPapers", List.of());
+      model.addAttribute("mayWrite", false);
+      return;
+    }
     if (request.getHeader("HX-Request") != null || principal == null) return;
     Optional<Book> book = books.find();
     model.addAttribute("book", book.orElse(null));

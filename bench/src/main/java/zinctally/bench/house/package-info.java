@@ -1,0 +1,5 @@
+/** Many small books at one program, measured. */
+@NullMarked
+package zinctally.bench.house;
+
+import org.jspecify.annotations.NullMarked;
