@@ -1,6 +1,10 @@
 # shellcheck shell=bash
 # What is measured and tried hard, on a database server of its own. ./zinc-tally sources this.
 
+look_on() { # the database keeps count of what it does, for plans
+  DB_MORE=(--performance-schema=ON); DB_GRANTS="grant select on performance_schema.* to zinc@'$DB_CLIENT';"
+}
+
 build_measures() {
   prepare
   say "Building ..." >&2
@@ -79,7 +83,49 @@ pages() { # every page of the small and of the big book
   for taken in "$port" "$((port + 1))"; do ! open_port "$taken" || fail "port $taken is taken by another program; set ZINC_HANDS_PORT to a free one"; done
   trap 'stop_one small; stop_one big; stop_one db' EXIT
   book_up small "$port"; book_up big "$((port + 1))"
-  bench_java zinctally.bench.pages.PagesBench "http://127.0.0.1:$port" "http://127.0.0.1:$((port + 1))" "$@"
+  bench_java zinctally.bench.pages.PagesBench "${1:-3000}" "http://127.0.0.1:$port" "http://127.0.0.1:$((port + 1))"
+}
+
+soak() { # seconds, people: they work all the time; what the program and the database hold meanwhile
+  local acknowledged=$HOME_DIR/run/soak-acknowledged people until
+  HANDS_PORT=${ZINC_HANDS_PORT:-8714}
+  packages curl curl
+  ! open_port "$HANDS_PORT" || fail "port $HANDS_PORT is taken by another program; set ZINC_HANDS_PORT to a free one"
+  : > "$acknowledged"; db_sql -e 'drop database if exists zinc_bench_hands'
+  bench_java zinctally.bench.HandsBook
+  trap 'kill -9 "$(cat "$HOME_DIR/run/hands.pid")" 2>/dev/null; stop_one db' EXIT
+  book_up hands "$HANDS_PORT"
+  bench_java zinctally.bench.Hands "http://127.0.0.1:$HANDS_PORT" "$acknowledged" "$1" 1 "$2" 0 & people=$!
+  until=$((SECONDS + $1))
+  while [ "$SECONDS" -lt "$until" ] && kill -0 "$people" 2>/dev/null; do
+    say "$(printf '%5d s' "$((SECONDS + $1 - until))"): $(held hands), threads $(ls "/proc/$(cat "$HOME_DIR/run/hands.pid")/task" | wc -l), acknowledged $(wc -l < "$acknowledged")"
+    sleep "$(($1 < 600 ? 10 : $1 / 60))"
+  done
+  wait "$people" || fail "pages failed; see $HOME_DIR/log/hands.log"
+  sleep 60; say "a minute later: $(held hands)"
+  bench_java zinctally.bench.CrashCheck "$acknowledged" hands || fail "the book does not hold"
+}
+
+held() { # program: memory of it and of the database, connections, files
+  local program database own
+  own=$(cat "$HOME_DIR/run/$1.pid")
+  program=$(awk '/VmRSS/ {print int($2 / 1000)}' "/proc/$own/status")
+  database=$(awk '/VmRSS/ {print int($2 / 1000)}' "/proc/$(cat "$HOME_DIR/run/db.pid")/status")
+  say "program $program MB, database $database MB, connections $(db_sql -N -e "show status like 'Threads_connected'" | cut -f2), files of the program $(ls "/proc/$own/fd" | wc -l)"
+}
+
+plans() { # pages: every page of the big book once; then what the database looked through most for a single answer
+  local port=${ZINC_HANDS_PORT:-8714}
+  packages curl curl
+  there_is zinc_bench_big || fail "there is no big book yet; ./zinc-tally bench fill makes it"
+  ! open_port "$port" || fail "port $port is taken by another program; set ZINC_HANDS_PORT to a free one"
+  trap 'stop_one big; stop_one db' EXIT
+  book_up big "$port"
+  bench_java zinctally.bench.pages.PagesBench "${1:-3000}" "http://127.0.0.1:$port"
+  db_sql -t -e "select count_star as times, round(sum_rows_examined / count_star) as looked_at, round(sum_sort_rows / count_star) as sorted,
+      round(max_timer_wait / 1e9) as longest_ms, left(digest_text, 160) as what
+    from performance_schema.events_statements_summary_by_digest
+    where schema_name = 'zinc_bench_big' and digest_text like 'SELECT%' order by sum_rows_examined / count_star desc limit 40"
 }
 
 many_books() { # books, people at once, seconds: small books in one house, made of the demo book; what they cost
@@ -100,10 +146,10 @@ many_books() { # books, people at once, seconds: small books in one house, made 
     db_sql zinc_house -e "insert ignore into hosted values ('shop$i', 'Shop $i', true, 20, $people, 2000, now())"
   done
   kill "$(cat "$HOME_DIR/run/many.pid")"; wait "$(cat "$HOME_DIR/run/many.pid")" || true
-  many_up house "$port"; many_cost "at the start"
+  many_up house "$port"; say "at the start: $(held many)"
   java -Xmx512m -Djdk.httpclient.allowRestrictedHeaders=host -cp "$ROOT/bench/target/classes:$(cat "$ROOT/bench/target/class-path.txt")" \
     zinctally.bench.house.ManyBooks "http://127.0.0.1:$port" books.localhost "$books" "$people" "$3"
-  many_cost "after that"
+  say "after that: $(held many)"; busy many > /dev/null; sleep 120; say "in two minutes without anybody:"; busy many
 }
 
 many_up() { # profile, port
@@ -112,9 +158,11 @@ many_up() { # profile, port
   answered "$HOME_DIR/run/many.pid" "$2" "$HOME_DIR/log/many.log"
 }
 
-many_cost() { # when
-  local program database
-  program=$(awk '/VmRSS/ {print int($2 / 1000)}' "/proc/$(cat "$HOME_DIR/run/many.pid")/status")
-  database=$(awk '/VmRSS/ {print int($2 / 1000)}' "/proc/$(cat "$HOME_DIR/run/db.pid")/status")
-  say "$1: program $program MB, database $database MB, connections $(db_sql -N -e "show status like 'Threads_connected'" | cut -f2), files of the program $(ls "/proc/$(cat "$HOME_DIR/run/many.pid")/fd" | wc -l)"
+busy() { # program: seconds of a processor that it and the database have used since this was asked last
+  local now; now="$(worked "$1") $(worked db)"
+  set -- $now ${BUSY:-0 0}
+  say "program $((($1 - $3) / 100)) s, database $((($2 - $4) / 100)) s of a processor"
+  BUSY="$1 $2"
 }
+
+worked() { awk '{print $14 + $15}' "/proc/$(cat "$HOME_DIR/run/$1.pid")/stat"; }

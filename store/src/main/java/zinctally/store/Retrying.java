@@ -1,5 +1,6 @@
 package zinctally.store;
 
+import java.sql.SQLException;
 import java.util.List;
 import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.locks.LockSupport;
@@ -12,6 +13,7 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.dao.RecoverableDataAccessException;
 import org.springframework.dao.TransientDataAccessResourceException;
+import org.springframework.jdbc.UncategorizedSQLException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
@@ -30,6 +32,9 @@ public class Retrying {
 
   /** How often a server is looked for that takes the place of one that is gone. */
   private static final int SERVERS = 3;
+
+  /** What MariaDB says when another has held a row for longer than anybody waits. */
+  private static final int WAITED_TOO_LONG = 1205;
 
   private static final long LONGEST_PAUSE = 200_000_000;
   private final TransactionTemplate transaction;
@@ -80,8 +85,16 @@ public class Retrying {
           | DataIntegrityViolationException moved) {
         if (!cluster || tried >= SERVERS) throw moved;
         pause(tried);
+      } catch (UncategorizedSQLException failed) {
+        if (failed.getCause() instanceof SQLException said
+            && said.getErrorCode() == WAITED_TOO_LONG) throw refused();
+        throw failed;
       }
-    throw new Refused(
+    throw refused();
+  }
+
+  private static Refused refused() {
+    return new Refused(
         List.of(
             Fault.whole(
                 "Others were writing the same at this moment, again and again; nothing has"

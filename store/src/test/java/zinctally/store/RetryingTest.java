@@ -6,6 +6,7 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 
+import java.sql.SQLException;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
@@ -14,6 +15,7 @@ import org.springframework.dao.CannotAcquireLockException;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.UncategorizedSQLException;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionSystemException;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -51,6 +53,15 @@ class RetryingTest {
         .isInstanceOfSatisfying(
             Refused.class,
             refused -> assertThat(refused.faults().get(0).says()).contains("nothing has changed"));
+  }
+
+  @Test
+  void who_has_waited_too_long_for_another_is_told_so_and_does_not_wait_again() {
+    SQLException waited = new SQLException("Lock wait timeout exceeded", "HY000", 1205);
+    failing.add(new UncategorizedSQLException("holding", "select", waited));
+
+    assertThatThrownBy(() -> retrying("").run(this::work)).isInstanceOf(Refused.class);
+    assertThat(tried).isEqualTo(1);
   }
 
   @Test

@@ -17,7 +17,7 @@ import zinctally.bench.pages.Visitor;
  */
 public final class ManyBooks {
   private static final List<String> PAGES =
-      List.of("/", "/goods", "/buy", "/sell", "/handle", "/prove", "/ask", "/prove/trial-balance");
+      List.of("/", "/goods", "/buy", "/sell", "/handle", "/prove", "/ask", "/prove/accounts");
 
   private static final int BEGINS_EVERY = 10;
   private static final long SEED = 7;

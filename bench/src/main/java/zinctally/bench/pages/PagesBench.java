@@ -5,15 +5,23 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
 
 /**
  * {@code bench pages}: every page, list, order and filter of the small and of the big book, one
- * after the other by one signed-in person, and how much longer it takes in the big one.
+ * after the other by one signed-in person, and how much longer it takes in the big one; then those
+ * of the big one by twenty people at once. With one address, each page once.
  */
 public final class PagesBench {
   private static final double GOAL = 100;
   private static final double RATIO = 3;
   private static final int TIMES = 3;
+  private static final int PEOPLE = 20;
+  private static final int CROWD_PAGES = 60;
 
   private PagesBench() {}
 
@@ -23,11 +31,16 @@ public final class PagesBench {
     }
   }
 
-  /** Arguments: addresses of the small and of the big book, and how many shapes at most. */
-  public static void main(String[] args) {
-    int most = args.length > 2 ? Integer.parseInt(args[2]) : 3_000;
-    Walk small = walk(args[0], most);
-    Walk big = walk(args[1], most);
+  /** Arguments: how many shapes at most; addresses of the small and of the big book, or of one. */
+  public static void main(String[] args) throws Exception {
+    int most = Integer.parseInt(args[0]);
+    if (args.length == 2) {
+      Walk once = walk(args[1], most, 0);
+      System.out.println(once.paths().size() + " pages");
+      return;
+    }
+    Walk small = walk(args[1], most, TIMES);
+    Walk big = walk(args[2], most, TIMES);
     List<Page> pages = new ArrayList<>();
     for (Map.Entry<String, List<Long>> one : big.took().entrySet())
       if (small.took().containsKey(one.getKey()))
@@ -60,14 +73,53 @@ public final class PagesBench {
         pages.stream().filter(p -> p.big > GOAL).count(),
         RATIO,
         pages.stream().filter(p -> p.ratio() > RATIO).count());
+    crowd(args[2], big.paths());
   }
 
-  private static Walk walk(String address, int most) {
+  /**
+   * @param times each page is asked for, besides the first time
+   */
+  private static Walk walk(String address, int most, int times) {
+    Walk walk = new Walk(visitor(address), most);
+    walk.go(times);
+    return walk;
+  }
+
+  private static Visitor visitor(String address) {
     Visitor visitor = new Visitor(address);
     visitor.signIn("owner", "wickmere");
-    Walk walk = new Walk(visitor, most);
-    walk.go(TIMES);
-    return walk;
+    return visitor;
+  }
+
+  /** Pages of every shape in no order, by many people, who each wait for an answer. */
+  private static void crowd(String address, List<String> paths) throws Exception {
+    ExecutorService people = Executors.newFixedThreadPool(PEOPLE);
+    try {
+      List<Future<List<Long>>> all = new ArrayList<>();
+      for (int i = 0; i < PEOPLE; i++) {
+        Random dice = new Random(i);
+        Visitor visitor = visitor(address);
+        all.add(
+            people.submit(
+                () ->
+                    IntStream.range(0, CROWD_PAGES)
+                        .mapToObj(n -> paths.get(dice.nextInt(paths.size())))
+                        .map(path -> visitor.get(path).nanos())
+                        .toList()));
+      }
+      List<Long> took = new ArrayList<>();
+      for (Future<List<Long>> one : all) took.addAll(one.get());
+      double[] sorted = took.stream().mapToDouble(t -> t / 1e6).sorted().toArray();
+      System.out.printf(
+          Locale.ROOT,
+          "%d people at once: median %.0f ms, p95 %.0f ms, longest %.0f ms; goal: p95 under 300 ms%n",
+          PEOPLE,
+          sorted[sorted.length / 2],
+          sorted[(int) (sorted.length * 0.95)],
+          sorted[sorted.length - 1]);
+    } finally {
+      people.shutdownNow();
+    }
   }
 
   private static double median(List<Long> nanos) {

@@ -27,6 +27,7 @@ final class Walk {
   private final Visitor visitor;
   private final int most;
   private final Map<String, List<Long>> took = new LinkedHashMap<>();
+  private final List<String> paths = new ArrayList<>();
   private final Map<String, String> refused = new LinkedHashMap<>();
 
   /**
@@ -40,6 +41,11 @@ final class Walk {
   /** Nanoseconds each shape took, as often as it was asked for, the first time left out. */
   Map<String, List<Long>> took() {
     return took;
+  }
+
+  /** An address of each shape. */
+  List<String> paths() {
+    return paths;
   }
 
   /** Addresses that did not answer with a page, and what they answered. */
@@ -60,7 +66,8 @@ final class Walk {
       List<Long> times1 = new ArrayList<>();
       for (int i = 0; i < times; i++) times1.add(visitor.get(path).nanos());
       took.put(shape(path), times1);
-      if (times1.get(times1.size() / 2) > SLOW)
+      paths.add(path);
+      if (times > 0 && times1.get(times1.size() / 2) > SLOW)
         System.err.println(times1.get(times1.size() / 2) / 1_000_000 + " ms " + path);
       List<String> links = links(first.text());
       if (first.text().contains("name=\"filter\"") && !path.contains("filter="))

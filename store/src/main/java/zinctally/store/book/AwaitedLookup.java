@@ -100,14 +100,19 @@ final class AwaitedLookup {
   }
 
   List<Awaited> awaited(Awaits what, long party) {
-    return rows(
+    // mostly nothing waits, and that is found out at a fraction of what the whole question costs
+    List<Long> ids =
         sql.sql(
-                AWAITED
-                    + "a.what = :what and a.party_id = :party and "
-                    + (amends == 0 ? open(what) : "(" + open(what) + OR_BROUGHT + ")")
-                    + " order by p.date, p.id, a.line")
+                "select a.id from awaited a where a.what = :what and a.party_id = :party and "
+                    + (amends == 0 ? open(what) : "(" + open(what) + OR_BROUGHT + ")"))
             .param("what", what.name())
-            .param("party", party));
+            .param("party", party)
+            .param("amends", amends)
+            .query(Long.class)
+            .list();
+    if (ids.isEmpty()) return List.of();
+    return rows(
+        sql.sql(AWAITED + "a.id in (:ids) order by p.date, p.id, a.line").param("ids", ids));
   }
 
   private List<Awaited> rows(JdbcClient.StatementSpec asked) {
@@ -131,12 +136,15 @@ final class AwaitedLookup {
     if (papers.isEmpty()) return arrivals;
     sql.sql(
             """
-            select e.id, e.paper_id, e.line, coalesce((
-                select max(p.owner_id) from quantity_move m join place p on p.id = m.place_id
-                where m.paper_id = e.paper_id and m.line = e.line and m.part = e.part
-                  and m.item_id = e.item_id and m.quantity < 0 and p.owner_id is not null), 0) as owner,
-              e.date, e.quantity
+            select e.id, e.paper_id, e.line, coalesce(o.owner, 0) as owner, e.date, e.quantity
             from cost_event e
+            left join (
+              select m.paper_id, m.line, m.part, m.item_id, max(p.owner_id) as owner
+              from quantity_move m join place p on p.id = m.place_id and p.owner_id is not null
+              where m.paper_id in (:papers) and m.quantity < 0
+              group by m.paper_id, m.line, m.part, m.item_id
+            ) o on o.paper_id = e.paper_id and o.line = e.line and o.part = e.part
+              and o.item_id = e.item_id
             where e.paper_id in (:papers) and e.kind = 'IN' and not e.gone order by e.part, e.line
             """)
         .param("papers", papers)

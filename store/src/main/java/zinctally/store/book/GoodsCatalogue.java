@@ -170,7 +170,7 @@ abstract class GoodsCatalogue implements Catalogue {
 
   @Override
   public Promised promised(long item, long place, long order) {
-    return promises.promised(item, place, order);
+    return promises.promised(item, place, order, items.known());
   }
 
   @Override

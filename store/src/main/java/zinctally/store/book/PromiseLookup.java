@@ -1,12 +1,13 @@
 package zinctally.store.book;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
+import java.util.TreeSet;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.papers.Catalogue;
 import zinctally.store.sql.Waiting;
@@ -19,8 +20,10 @@ final class PromiseLookup {
   private final long amends;
   private final Map<List<Long>, Catalogue.Promised> promises = new HashMap<>();
 
-  /** Items of which anything is promised; null while nobody has asked. */
-  private @Nullable Set<Long> promisedItems;
+  /** Items that were asked about, and those of them of which anything is promised. */
+  private final Set<Long> looked = new HashSet<>();
+
+  private final Set<Long> promisedItems = new HashSet<>();
 
   PromiseLookup(JdbcClient sql, long amends) {
     this.sql = sql;
@@ -58,16 +61,28 @@ final class PromiseLookup {
         .single();
   }
 
-  Catalogue.Promised promised(long item, long place, long order) {
-    if (promisedItems == null)
-      promisedItems =
-          new HashSet<>(
-              sql.sql("select distinct a.item_id from awaited a where " + Waiting.PROMISED)
-                  .query(Long.class)
-                  .list());
+  /**
+   * @param others ids of items that are likely to be asked about next
+   */
+  Catalogue.Promised promised(long item, long place, long order, Collection<Long> others) {
+    if (!looked.contains(item)) look(item, others);
     if (!promisedItems.contains(item)) return new Catalogue.Promised(0, 0, "");
     return promises.computeIfAbsent(
         List.of(item, place, order), k -> readPromised(item, place, order));
+  }
+
+  private void look(long item, Collection<Long> others) {
+    Set<Long> asked = new TreeSet<>(others);
+    asked.add(item);
+    asked.removeAll(looked);
+    looked.addAll(asked);
+    promisedItems.addAll(
+        sql.sql(
+                "select distinct a.item_id from awaited a where a.item_id in (:items) and "
+                    + Waiting.PROMISED)
+            .param("items", asked)
+            .query(Long.class)
+            .list());
   }
 
   private Catalogue.Promised readPromised(long item, long place, long order) {

@@ -3,7 +3,10 @@ package zinctally.store.cost;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -70,18 +73,43 @@ public class PoolStore {
     return new PoolHead(row.getLong("item_id"), state, last, row.getInt("since_checkpoint"));
   }
 
-  /** The latest state before {@code at}: a checkpoint's, or that of an empty pool. */
+  /**
+   * The latest state of each item before its position: a checkpoint's, or that of an empty pool.
+   *
+   * @param at by item; few enough for one command
+   */
+  public Map<Long, PoolHead> statesBefore(Map<Long, Position> at) {
+    Map<Long, PoolHead> states = new LinkedHashMap<>();
+    List<Object> params = new ArrayList<>();
+    at.forEach(
+        (item, before) -> {
+          states.put(item, PoolHead.empty(item));
+          params.addAll(
+              List.of(
+                  item,
+                  before.date(),
+                  before.sequence(),
+                  before.spot().part(),
+                  before.spot().line()));
+        });
+    String one =
+        """
+        (select * from cost_checkpoint
+         where item_id = ? and (date, sequence, part, line) < (?, ?, ?, ?)
+         order by date desc, sequence desc, part desc, line desc limit 1)
+        """;
+    if (!at.isEmpty())
+      sql.sql(String.join(" union all ", Collections.nCopies(at.size(), one)))
+          .params(params)
+          .query(PoolStore::checkpoint)
+          .list()
+          .forEach(state -> states.put(state.item(), state));
+    return states;
+  }
+
+  /** The latest state of one item before a position. */
   public PoolHead stateBefore(long item, Position at) {
-    return sql.sql(
-            """
-            select * from cost_checkpoint
-            where item_id = ? and (date, sequence, part, line) < (?, ?, ?, ?)
-            order by date desc, sequence desc, part desc, line desc limit 1
-            """)
-        .params(item, at.date(), at.sequence(), at.spot().part(), at.spot().line())
-        .query(PoolStore::checkpoint)
-        .optional()
-        .orElse(PoolHead.empty(item));
+    return Objects.requireNonNull(statesBefore(Map.of(item, at)).get(item));
   }
 
   /** Every state kept on the way. */
@@ -107,25 +135,44 @@ public class PoolStore {
     return Objects.requireNonNull(heads(List.of(item)).get(item));
   }
 
+  private static final Position BEGINNING = new Position(LocalDate.of(1000, 1, 1), 0, Spot.FIRST);
+
   /** All events of an item, in event order. */
   public List<Booked> events(long item) {
     return eventsAfter(item, null);
   }
 
+  /**
+   * Events of each item after its position, in event order; all of an item's when it is null.
+   *
+   * @param after by item; few enough for one command
+   */
+  public Map<Long, List<Booked>> eventsAfter(Map<Long, @Nullable Position> after) {
+    Map<Long, List<Booked>> events = new HashMap<>();
+    if (after.isEmpty()) return events;
+    List<Object> params = new ArrayList<>();
+    after.forEach((item, at) -> params.addAll(List.of(item, (at == null ? BEGINNING : at).date())));
+    sql.sql(
+            "select item_id, id, kind, date, sequence, part, line, quantity, value, target_id, charges, booked"
+                + " from cost_event where not gone and ("
+                + String.join(
+                    " or ", Collections.nCopies(after.size(), "item_id = ? and date >= ?"))
+                + ") order by item_id, date, sequence, part, line")
+        .params(params)
+        .query(
+            row -> {
+              long item = row.getLong("item_id");
+              Booked event = booked(row, 0);
+              Position at = after.get(item);
+              if (at == null || at.before(event.event().at()))
+                events.computeIfAbsent(item, i -> new ArrayList<>()).add(event);
+            });
+    return events;
+  }
+
   /** Events of an item after a position, in event order; all of them when it is null. */
   public List<Booked> eventsAfter(long item, @Nullable Position after) {
-    Position from = after == null ? new Position(LocalDate.of(1000, 1, 1), 0, Spot.FIRST) : after;
-    return sql.sql(
-            """
-            select id, kind, date, sequence, part, line, quantity, value, target_id, charges, booked
-            from cost_event
-            where item_id = ? and not gone and date >= ? and (date, sequence, part, line) > (?, ?, ?, ?)
-            order by date, sequence, part, line
-            """)
-        .params(
-            item, from.date(), from.date(), from.sequence(), from.spot().part(), from.spot().line())
-        .query(PoolStore::booked)
-        .list();
+    return eventsAfter(Collections.singletonMap(item, after)).getOrDefault(item, List.of());
   }
 
   /** Single events by id. */

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.papers.Draft;
+import zinctally.core.papers.Party;
 import zinctally.core.papers.Trait;
 import zinctally.store.Retrying;
 import zinctally.store.book.BookCatalogue;
@@ -64,7 +65,7 @@ class Holding {
    * @return ids of all items held
    */
   Set<Long> ofPosting(Draft draft, long own, Collection<Long> items, BookCatalogue book) {
-    party(draft);
+    party(draft, book);
     return hold(own, named(draft), items, book);
   }
 
@@ -73,19 +74,14 @@ class Holding {
    * owe any amount is not held, so that sales to them do not wait for each other; a limit is set
    * only while nobody posts.
    */
-  private void party(Draft draft) {
+  private void party(Draft draft, BookCatalogue book) {
     if (!draft.kind().is(Trait.ASKS_OF_PARTY) || draft.party().isEmpty()) return;
-    sql.sql(
-            "select w.id from party p join party w on w.id = coalesce(p.merged_into, p.id)"
-                + " where p.kind = ? and p.name = ?"
-                + " and (w.kind = 'SUPPLIER' or w.credit_limit is not null)")
-        .params(draft.kind().side().orElseThrow().name(), draft.party())
-        .query(Long.class)
-        .optional()
+    book.party(draft.kind().side().orElseThrow(), draft.party())
+        .filter(p -> p.kind() == Party.Kind.SUPPLIER || book.creditLimit(p.id()).isPresent())
         .ifPresent(
-            id ->
+            p ->
                 sql.sql("select id from party where id = ? for update")
-                    .param(id)
+                    .param(p.id())
                     .query(Long.class)
                     .single());
   }

@@ -42,15 +42,27 @@ class Replaying {
    * @param made minor units of what was made of other goods, by event, where that is not what the
    *     event says
    */
-  Run replay(Worker.Job job, Item item, PoolHead head, Placing placing, Map<Long, Long> made) {
+  Run replay(
+      Worker.Job job,
+      Item item,
+      PoolHead head,
+      Placing placing,
+      Histories histories,
+      Map<Long, Long> made) {
     boolean wasShort = !head.state().uncovered().isEmpty();
     boolean again = job.plan().again().contains(item.id());
-    PoolHead start = start(item.id(), again, head, placing.first(item.id()));
-    boolean replayed = start != head;
+    Position first = placing.first(item.id());
+    boolean replayed = again || reachesBack(head, first);
+    Histories.From from =
+        !replayed
+            ? new Histories.From(head, List.of())
+            : again || first == null
+                ? new Histories.From(PoolHead.empty(item.id()), pools.events(item.id()))
+                : histories.before(item.id(), first);
+    PoolHead start = from.state();
     List<Booked> events = new ArrayList<>();
-    if (replayed)
-      for (Booked old : pools.eventsAfter(item.id(), start.last()))
-        if (!placing.isUndone(old.event().id())) events.add(placing.charged(old));
+    for (Booked old : from.events())
+      if (!placing.isUndone(old.event().id())) events.add(placing.charged(old));
     placing.added(item.id()).forEach(placed -> events.add(placing.charged(placed.booked())));
     events.replaceAll(booked -> at(booked, made.get(booked.event().id())));
     events.sort(Comparator.comparing(b -> b.event().at()));
@@ -86,9 +98,8 @@ class Replaying {
     return new Booked(now, booked.charges(), booked.value(), booked.fresh());
   }
 
-  private PoolHead start(long item, boolean again, PoolHead head, @Nullable Position first) {
-    if (again) return PoolHead.empty(item);
-    if (first == null || head.last() == null || head.last().before(first)) return head;
-    return pools.stateBefore(item, first);
+  /** Whether what is changed stands before the end of what is known. */
+  static boolean reachesBack(PoolHead head, @Nullable Position first) {
+    return first != null && head.last() != null && !head.last().before(first);
   }
 }

@@ -16,6 +16,7 @@ import zinctally.core.cost.Across;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Making;
+import zinctally.core.cost.Position;
 import zinctally.core.cost.Recost;
 import zinctally.core.goods.Item;
 import zinctally.core.papers.plan.MakingPlan;
@@ -60,7 +61,7 @@ class Settling {
     Reach reach = new Reach(job, placing, book, held);
     Set<Long> items = new TreeSet<>(placing.items());
     items.addAll(job.plan().again());
-    reach.heads.putAll(pools.heads(items));
+    reach.begin(pools.heads(items));
     Making making = reach.making;
     if (making != null) making.results().forEach(r -> items.remove(r.item()));
     Map<Long, Long> values = new HashMap<>(Across.settle(items, reach).values());
@@ -98,6 +99,7 @@ class Settling {
     private final Map<Long, PoolHead> heads = new HashMap<>();
     private final Map<Long, Item> items;
     private final Map<Long, Replaying.Run> runs = new HashMap<>();
+    private final Histories histories = new Histories(pools);
 
     Reach(Worker.Job job, Placing placing, BookCatalogue book, @Nullable Set<Long> held) {
       this.job = job;
@@ -108,12 +110,22 @@ class Settling {
       items = new HashMap<>(job.items());
     }
 
+    void begin(Map<Long, PoolHead> all) {
+      heads.putAll(all);
+      all.forEach(
+          (item, head) -> {
+            Position first = placing.first(item);
+            if (first != null && Replaying.reachesBack(head, first))
+              histories.willBeAsked(item, first);
+          });
+    }
+
     @Override
     public Recost recost(long item, Map<Long, Long> values) {
       if (held != null && !held.contains(item)) throw new Holding.LookAgain(Set.of(item));
       if (!items.containsKey(item)) items.putAll(book.items(List.of(item)));
       Item goods = Objects.requireNonNull(items.get(item));
-      Replaying.Run run = replaying.replay(job, goods, head(item), placing, values);
+      Replaying.Run run = replaying.replay(job, goods, head(item), placing, histories, values);
       runs.put(item, run);
       return run.recost();
     }

@@ -1,5 +1,7 @@
 package zinctally.store.posting;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -121,7 +123,15 @@ class Shortages {
   private record Low(long quantity, LocalDate on) {}
 
   /** What is at the places now, and what moved there after a day, by day. */
-  private record Here(Map<Key, Long> now, Map<Key, TreeMap<LocalDate, Long>> later) {}
+  private record Here(Map<Key, Long> now, Map<Key, TreeMap<LocalDate, Long>> later) {
+    /** What is there now comes without a day. */
+    void read(ResultSet row) throws SQLException {
+      Key key = new Key(row.getLong(1), row.getLong(2));
+      LocalDate day = row.getObject(3, LocalDate.class);
+      if (day == null) now.put(key, row.getLong(4));
+      else later.computeIfAbsent(key, k -> new TreeMap<>()).put(day, row.getLong(4));
+    }
+  }
 
   private Here here(Set<Key> keys, LocalDate after) {
     Here here = new Here(new HashMap<>(), new HashMap<>());
@@ -133,29 +143,17 @@ class Shortages {
       // by both columns at once the database would look through all that ever moved
       sql.sql(
               """
-              select item_id, place_id, quantity from place_stock
+              select item_id, place_id, cast(null as date), quantity from place_stock
               where item_id in (:items) and place_id in (:places)
-              """)
-          .param("items", items)
-          .param("places", places)
-          .query((row, n) -> here.now.put(new Key(row.getLong(1), row.getLong(2)), row.getLong(3)))
-          .list();
-      sql.sql(
-              """
-              select item_id, place_id, date, sum(quantity) from quantity_move
-              where item_id in (:items) and place_id in (:places) and date > :after
-              group by item_id, place_id, date
+              union all
+              (select item_id, place_id, date, sum(quantity) from quantity_move
+               where item_id in (:items) and place_id in (:places) and date > :after
+               group by item_id, place_id, date)
               """)
           .param("items", items)
           .param("places", places)
           .param("after", after)
-          .query(
-              (row, n) ->
-                  here.later
-                      .computeIfAbsent(
-                          new Key(row.getLong(1), row.getLong(2)), k -> new TreeMap<>())
-                      .put(row.getObject(3, LocalDate.class), row.getLong(4)))
-          .list();
+          .query(here::read);
     }
     return here;
   }

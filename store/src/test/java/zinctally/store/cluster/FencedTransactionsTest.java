@@ -59,8 +59,9 @@ class FencedTransactionsTest {
   private void another() throws SQLException {
     try (Connection beside = book.get(DataSource.class).getConnection();
         Statement statement = beside.createStatement()) {
-      statement.execute("set session innodb_lock_wait_timeout = 1");
-      statement.execute("update writing_server set address = 'another:1'");
+      statement.execute(
+          "set statement innodb_lock_wait_timeout = 1 for"
+              + " update writing_server set address = 'another:1'");
     }
   }
 }
