@@ -6,12 +6,14 @@ import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.thymeleaf.context.LazyContextVariable;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.book.Book;
 import zinctally.store.book.BookStore;
@@ -102,10 +104,27 @@ class Shell {
       return;
     }
     if (request.getHeader("HX-Request") != null || principal == null) return;
-    Optional<Book> book = books.find();
-    model.addAttribute("book", book.orElse(null));
-    if (book.isPresent())
-      model.addAttribute(
-          "beam", Beam.of(balances.now(), checks.latest(), LocalDateTime.now(clock), say));
+    Lazy<Book> book = new Lazy<>(books::find);
+    model.addAttribute("book", book);
+    model.addAttribute(
+        "beam", new Lazy<>(() -> Optional.ofNullable(book.getValue()).map(b -> beam())));
+  }
+
+  private Beam beam() {
+    return Beam.of(balances.now(), checks.latest(), LocalDateTime.now(clock), say);
+  }
+
+  /** Asked when a page shows it: what only leads to another page asks for nothing. */
+  private static final class Lazy<T> extends LazyContextVariable<@Nullable T> {
+    private final Supplier<Optional<T>> asked;
+
+    Lazy(Supplier<Optional<T>> asked) {
+      this.asked = asked;
+    }
+
+    @Override
+    protected @Nullable T loadValue() {
+      return asked.get().orElse(null);
+    }
   }
 }
