@@ -78,7 +78,6 @@ public final class BenchBook implements AutoCloseable {
                     "spring.datasource.password", System.getenv("ZINC_DB_PASSWORD"),
                     "spring.datasource.hikari.transaction-isolation", "TRANSACTION_READ_COMMITTED",
                     "spring.datasource.hikari.data-source-properties.useBulkStmts", "true",
-                    "spring.datasource.hikari.data-source-properties.useServerPrepStmts", "true",
                     "logging.level.root", "warn",
                     "spring.main.banner-mode", "off"))
             .run();

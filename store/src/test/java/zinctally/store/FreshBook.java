@@ -122,8 +122,6 @@ public final class FreshBook implements AutoCloseable {
                     "TRANSACTION_READ_COMMITTED",
                     "spring.datasource.hikari.data-source-properties.useBulkStmts",
                     "true",
-                    "spring.datasource.hikari.data-source-properties.useServerPrepStmts",
-                    "true",
                     "spring.datasource.hikari.maximum-pool-size",
                     "40",
                     "spring.datasource.hikari.minimum-idle",

@@ -89,8 +89,6 @@ final class BookDoor {
     pool.setMaximumPoolSize(MOST);
     pool.setMinimumIdle(0);
     pool.setIdleTimeout(KEPT);
-    // what is kept parsed would be kept for each book anew
-    pool.addDataSourceProperty("useServerPrepStmts", "false");
     return pool;
   }
 }
