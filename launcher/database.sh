@@ -63,6 +63,7 @@ db_up() {
   fi
   local data=${DB_DATA:-$HOME_DIR/db} pid=$HOME_DIR/run/db.pid client=$DB_CLIENT user
   if alive "$pid"; then return; fi
+  [ ! -d "$data/zinc_house" ] || house_settings # once there is a house, whatever else is begun beside it
   ! open_port "$DB_PORT" || fail "port $DB_PORT is taken by another program; set ${DB_PORT_NAME:-ZINC_DB_PORT} to a free one"
   user=$(db_account)
   secret db.password; secret app.password

@@ -16,7 +16,9 @@ houses_books() { # the house itself, and each of its books, as the names of thei
 }
 
 named_book() { # own, demo, or the name of a book of the house: as the name of its database goes on
-  case $1 in own|demo|house) say "$1" ;; *) say "b_${1//-/_}" ;; esac
+  case $1 in own|demo|house) say "$1"; return ;; esac
+  [ -n "$(db_sql -N zinc_house -e "select 1 from hosted where name = '${1//[^a-z0-9-]/?}'" 2>/dev/null)" ] || fail "there is no book $1: own, demo, or the name of one in the house"
+  say "b_${1//-/_}"
 }
 
 of_each() { # command, arguments before the book...: for the house and each book; what fails keeps no other from its turn
