@@ -1,14 +1,19 @@
 package zinctally.web;
 
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.fields;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaFieldAccess;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Component;
 import zinctally.core.papers.PaperKind;
 
 @AnalyzeClasses(packages = "zinctally", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -88,4 +93,32 @@ class ArchitectureTest {
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage("org.springframework.jdbc..", "java.sql..");
+
+  /** What is the same for every book, or told apart by book, and nothing of what stands in one. */
+  private static final Set<String> KEEP = Set.of("Forms", "Turns", "Shares", "ChangingWords");
+
+  /** One program may serve many books: what one request leaves behind, another book's may find. */
+  @ArchTest
+  static final ArchRule NOTHING_OF_A_BOOK_IS_KEPT_BETWEEN_REQUESTS =
+      fields()
+          .that()
+          .areDeclaredInClassesThat()
+          .areMetaAnnotatedWith(Component.class)
+          .and()
+          .areNotStatic()
+          .and()
+          .areDeclaredInClassesThat()
+          .resideInAnyPackage("zinctally.store..", "zinctally.web..")
+          .and()
+          .areDeclaredInClassesThat(
+              DescribedPredicate.not(
+                  DescribedPredicate.describe(
+                      "that keep what is no book's", c -> KEEP.contains(c.getSimpleName()))))
+          .should()
+          .beFinal()
+          .andShould()
+          .notHaveRawType(
+              JavaClass.Predicates.assignableTo(Map.class)
+                  .or(JavaClass.Predicates.assignableTo(Set.class))
+                  .or(JavaClass.Predicates.resideInAPackage("java.util.concurrent.atomic")));
 }

@@ -91,7 +91,7 @@ final class Copied {
               cost_checkpoint cost_pool draft flyway_schema_history item_group opening_target
               paper_kind paper_look paper_number paper_version period price_list reason reminder
               reminder_due repeating return_reason role_may seal seal_leaf sealer section standing
-              stock_month tax_box tax_rate tender
+              stock_month tax_box tax_rate tender writing_server
               """
                   .strip()
                   .split("\\s+")));

@@ -65,8 +65,8 @@ public final class DayListings {
       """
       if(k.earns,
         (select coalesce(-sum(l.amount), 0) from journal j
-         join journal_line l on l.journal_id = j.id
-         join account a on a.id = l.account_id and a.kind = 'INCOME' where j.paper_id = p.id), 0)""";
+         straight_join journal_line l on l.journal_id = j.id
+         straight_join account a on a.id = l.account_id and a.kind = 'INCOME' where j.paper_id = p.id), 0)""";
 
   /** What its goods cost, as known now: those it moved, and those moved before it. */
   private static final String COST =

@@ -50,8 +50,8 @@ final class Papers {
   static final String MONEY_ACCOUNTS =
       """
       (select group_concat(distinct a.name order by a.code separator ', ')
-       from journal j join journal_line m on m.journal_id = j.id
-       join account a on a.id = m.account_id
+       from journal j straight_join journal_line m on m.journal_id = j.id
+       straight_join account a on a.id = m.account_id
        where j.paper_id = p.id and j.version = p.version and not j.reverses
          and (a.role = 'MONEY' or a.id in (select account_id from tender)))""";
 

@@ -229,8 +229,8 @@ public final class ProveListings {
                 """
                 (select group_concat(distinct concat(a.code, ' ', a.name) order by a.code
                    separator ', ')
-                 from journal j join journal_line m on m.journal_id = j.id
-                 join account a on a.id = m.account_id
+                 from journal j straight_join journal_line m on m.journal_id = j.id
+                 straight_join account a on a.id = m.account_id
                  where j.paper_id = p.id and j.version = p.version)""",
                 TEXT),
             new Column(
@@ -238,7 +238,7 @@ public final class ProveListings {
                 "Note",
                 """
                 (select group_concat(distinct nullif(m.memo, '') separator ', ')
-                 from journal j join journal_line m on m.journal_id = j.id
+                 from journal j straight_join journal_line m on m.journal_id = j.id
                  where j.paper_id = p.id and j.version = p.version)""",
                 TEXT),
             Papers.total("Amount"),

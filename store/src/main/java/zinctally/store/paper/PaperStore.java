@@ -74,8 +74,8 @@ public class PaperStore {
             """
             select
               (select coalesce(-sum(l.amount), 0) from journal j
-               join journal_line l on l.journal_id = j.id and not l.worked
-               join account a on a.id = l.account_id and a.kind = 'INCOME'
+               straight_join journal_line l on l.journal_id = j.id and not l.worked
+               straight_join account a on a.id = l.account_id and a.kind = 'INCOME'
                where j.paper_id = :paper)
               + (select coalesce(sum(f.value), 0) from awaited w
                  join fulfilment f on f.awaited_id = w.id and f.paper_id <> w.paper_id
@@ -200,6 +200,7 @@ public class PaperStore {
         .list();
   }
 
+  /** By the paper, whatever the database takes the tables to hold: there are few accounts. */
   private List<PostedPaper.Entry> entries(long id) {
     record Row(
         long journal, LocalDate date, int version, boolean reverses, PostedPaper.Booking booking) {}
@@ -208,8 +209,8 @@ public class PaperStore {
             """
             select l.*, j.date as journal_date, j.version, j.reverses, a.code, a.name, i.code as item_code,
               w.name as party_name
-            from journal j join journal_line l on l.journal_id = j.id
-            join account a on a.id = l.account_id
+            from journal j straight_join journal_line l on l.journal_id = j.id
+            straight_join account a on a.id = l.account_id
             left join item i on i.id = l.item_id left join party w on w.id = l.party_id
             where j.paper_id = ? order by j.id, l.line
             """)

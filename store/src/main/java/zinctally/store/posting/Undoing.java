@@ -70,7 +70,7 @@ class Undoing {
                 """
                 select j.date, l.account_id, l.item_id, l.party_id, l.memo, sum(l.amount) as amount,
                   l.centre_id
-                from journal j join journal_line l on l.journal_id = j.id
+                from journal j straight_join journal_line l on l.journal_id = j.id
                 where j.paper_id = ? and not l.worked
                 group by j.date, l.account_id, l.item_id, l.party_id, l.memo, l.centre_id
                 having amount <> 0 order by j.date, min(l.id)

@@ -44,8 +44,8 @@ public class TillStore {
             """
             select t.*, p.name as place,
               (select coalesce(sum(l.amount), 0) from journal j
-               join journal_line l on l.journal_id = j.id
-               join tender c on c.kind = 'CASH' and c.account_id = l.account_id
+               straight_join journal_line l on l.journal_id = j.id
+               straight_join tender c on c.kind = 'CASH' and c.account_id = l.account_id
                where j.till_id = t.id) as cash,
               (select count(*) from paper s join paper_kind k on k.kind = s.kind and k.counter
                where s.till_id = t.id and s.state = 'POSTED') as sales
@@ -105,8 +105,8 @@ public class TillStore {
             """
             select j.id, p.posted_at, p.id as paper, p.number, p.kind, p.posted_by, j.reverses,
               max(l.memo) as memo, sum(l.amount) as amount
-            from journal j join journal_line l on l.journal_id = j.id
-            join tender c on c.kind = 'CASH' and c.account_id = l.account_id
+            from journal j straight_join journal_line l on l.journal_id = j.id
+            straight_join tender c on c.kind = 'CASH' and c.account_id = l.account_id
             join paper p on p.id = j.paper_id
             where j.till_id = ? group by j.id having amount <> 0 order by j.id desc
             """)
