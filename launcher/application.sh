@@ -76,7 +76,9 @@ serve() { # own|demo
   if alive "$pid" && [ "$(cat "$served")" = "$book" ]; then address "$book"; return; fi
   ! alive "$pid" || fail "the $(cat "$served") book is being served on port $WEB_PORT; ./zinc-tally stop ends that"
   ! open_port "$WEB_PORT" || fail "port $WEB_PORT is taken by another program; set ZINC_PORT to a free one"
-  [ ! -e "$HOME_DIR/run/restoring-$book" ] || fail "going back to a backup was broken off in the middle; do it again before the book is served. What it was before lies in $HOME_DIR/before-restore"
+  local broken names=(-name "restoring-$book"); [ "$book" != house ] || names+=(-o -name 'restoring-b_*')
+  broken=$(find "$HOME_DIR/run" "${names[@]}")
+  [ -z "$broken" ] || fail "going back to a backup was broken off in the middle (${broken##*/restoring-}); do it again before the book is served. What it was before lies in $HOME_DIR/before-restore"
   case $book in own) before_upgrade own ;; house) of_each before_upgrade || return 1 ;; esac
   say "Starting ..."; archive_ready
   (umask 077; ARCHIVES=-XX:ArchiveClassesAtExit=$CLASSES.new # when it ends, for those that start after it

@@ -4,7 +4,7 @@
 there_is() { [ -n "$(db_sql -N -e "show databases like '${1//_/\\_}'")" ]; }
 
 check_book() { # book
-  there_is "zinc_$1" || fail "there is no such book here yet"
+  there_is "zinc_$1" || fail "there is no $1 book here yet; ./zinc-tally $([ "$1" = own ] && echo start || echo "$1") makes it"
   say "zinc_$1:"; check_database "zinc_$1"
 }
 
@@ -56,7 +56,8 @@ newest_before() { # folder book moment: the newest backup not after it; of any t
 }
 
 served() { # book: whether it is, by itself or with others of its house
-  case $(cat "$HOME_DIR/run/web.book") in "$1") ;; house) case $1 in b_*) ;; *) return 1 ;; esac ;; *) return 1 ;; esac
+  local now; now=$(cat "$HOME_DIR/run/web.book")
+  [ "$now" = "$1" ] || { [ "$now" = house ] && [[ $1 == b_* ]]; }
 }
 
 made_at() { # file: the moment its name tells, as 2026-11-25-140500

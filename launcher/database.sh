@@ -32,7 +32,7 @@ db_options() { # user, data: what a server is started with, in OPTIONS
     --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --skip-name-resolve
     --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION
     --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=512M --innodb-log-file-size=256M
-    "${DB_MORE[@]}" --local-infile=0 --max-allowed-packet=64M --max-connections="${DB_CONNECTIONS:-120}" --tmp-table-size=128M --max-heap-table-size=128M)
+    "${DB_MORE[@]}" --local-infile=0 --max-allowed-packet=64M --max-connections="$DB_CONNECTIONS" --tmp-table-size=128M --max-heap-table-size=128M)
 }
 
 elsewhere() { # the first that answers of the servers that keep the book, which run by themselves
@@ -77,7 +77,7 @@ alter user zinc@'$client' identified by '$word';
 revoke all privileges, grant option from zinc@'$client';
 grant all on \`zinc\_%\`.* to zinc@'$client' with grant option;
 grant binlog monitor, binlog replay, binlog admin on *.* to zinc@'$client';
-${DB_GRANTS:-}
+$DB_GRANTS
 $(for book in own demo bench_hands bench_small bench_big; do printf "create user if not exists zinc_app_%s@'$client' identified by '%s';\nalter user zinc_app_%s@'$client' identified by '%s';\n" "$book" "$app" "$book" "$app"; done)
 create user if not exists zinc_app@'$client' identified by '$app';
 alter user zinc_app@'$client' identified by '$app';

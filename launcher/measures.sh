@@ -2,7 +2,7 @@
 # What is measured and tried hard, on a database server of its own. ./zinc-tally sources this.
 
 look_on() { # the database keeps count of what it does, for plans
-  DB_MORE=(--performance-schema=ON); DB_GRANTS="grant select on performance_schema.* to zinc@'$DB_CLIENT';"
+  DB_MORE=(--performance-schema=ON); DB_GRANTS+="grant select, drop on performance_schema.* to zinc@'$DB_CLIENT';"
 }
 
 build_measures() {
@@ -44,22 +44,28 @@ crash() { # rounds
   db_sql -e 'drop database zinc_bench_crash'
 }
 
-book_up() { # book, port: serves one of the books that are measured
+book_up() { program_up "$1" "$2" "zinc_bench_$1" own; } # book, port: serves one of the books that are measured
+
+program_up() { # its name, port, database, profile
   local pid=$HOME_DIR/run/$1.pid
-  (WEB_PORT=$2; WEB_ADDRESS=127.0.0.1; java_app "zinc_bench_$1" --spring.profiles.active=own </dev/null >> "$HOME_DIR/log/$1.log" 2>&1) &
+  (WEB_PORT=$2; WEB_ADDRESS=127.0.0.1; java_app "$3" --spring.profiles.active="$4" </dev/null >> "$HOME_DIR/log/$1.log" 2>&1) &
   echo $! > "$pid"
   answered "$pid" "$2" "$HOME_DIR/log/$1.log"
 }
 
-hands() { # seconds, kills
-  local acknowledged=$HOME_DIR/run/hands-acknowledged people before
+hands_up() { # where what is acknowledged goes: a new book for many hands, served
   HANDS_PORT=${ZINC_HANDS_PORT:-8714}
   packages curl curl
   ! open_port "$HANDS_PORT" || fail "port $HANDS_PORT is taken by another program; set ZINC_HANDS_PORT to a free one"
-  : > "$acknowledged"; db_sql -e 'drop database if exists zinc_bench_hands'
+  : > "$1"; db_sql -e 'drop database if exists zinc_bench_hands'
   bench_java zinctally.bench.HandsBook
   trap 'kill -9 "$(cat "$HOME_DIR/run/hands.pid")" 2>/dev/null; stop_one db' EXIT
   book_up hands "$HANDS_PORT"
+}
+
+hands() { # seconds, kills
+  local acknowledged=$HOME_DIR/run/hands-acknowledged people before
+  hands_up "$acknowledged"
   bench_java zinctally.bench.Hands "http://127.0.0.1:$HANDS_PORT" "$acknowledged" "$1" 1 8 0 || fail "pages failed; see $HOME_DIR/log/hands.log"
   bench_java zinctally.bench.CrashCheck "$acknowledged" hands || fail "the book does not hold"
   for round in $(seq "$2"); do
@@ -88,13 +94,7 @@ pages() { # every page of the small and of the big book
 
 soak() { # seconds, people: they work all the time; what the program and the database hold meanwhile
   local acknowledged=$HOME_DIR/run/soak-acknowledged people until
-  HANDS_PORT=${ZINC_HANDS_PORT:-8714}
-  packages curl curl
-  ! open_port "$HANDS_PORT" || fail "port $HANDS_PORT is taken by another program; set ZINC_HANDS_PORT to a free one"
-  : > "$acknowledged"; db_sql -e 'drop database if exists zinc_bench_hands'
-  bench_java zinctally.bench.HandsBook
-  trap 'kill -9 "$(cat "$HOME_DIR/run/hands.pid")" 2>/dev/null; stop_one db' EXIT
-  book_up hands "$HANDS_PORT"
+  hands_up "$acknowledged"
   bench_java zinctally.bench.Hands "http://127.0.0.1:$HANDS_PORT" "$acknowledged" "$1" 1 "$2" 0 & people=$!
   until=$((SECONDS + $1))
   while [ "$SECONDS" -lt "$until" ] && kill -0 "$people" 2>/dev/null; do
@@ -120,7 +120,11 @@ plans() { # pages: every page of the big book once; then what the database looke
   there_is zinc_bench_big || fail "there is no big book yet; ./zinc-tally bench fill makes it"
   ! open_port "$port" || fail "port $port is taken by another program; set ZINC_HANDS_PORT to a free one"
   trap 'stop_one big; stop_one db' EXIT
+  local checked; checked=$(db_sql -N zinc_bench_big -e 'select count(*) from check_run')
   book_up big "$port"
+  # the check after its start looks through all of the book
+  for _ in $(seq 900); do [ "$(db_sql -N zinc_bench_big -e 'select count(*) from check_run')" = "$checked" ] || break; sleep 1; done
+  db_sql -e 'truncate performance_schema.events_statements_summary_by_digest'
   bench_java zinctally.bench.pages.PagesBench "${1:-3000}" "http://127.0.0.1:$port"
   db_sql -t -e "select count_star as times, round(sum_rows_examined / count_star) as looked_at, round(sum_sort_rows / count_star) as sorted,
       round(max_timer_wait / 1e9) as longest_ms, left(digest_text, 160) as what
@@ -131,31 +135,24 @@ plans() { # pages: every page of the big book once; then what the database looke
 many_books() { # books, people at once, seconds: small books in one house, made of the demo book; what they cost
   local books=$1 people=$2 port=${ZINC_HOUSE_PORT:-8719} dump=$HOME_DIR/run/demo.sql.gz i
   ! open_port "$port" || fail "port $port is taken by another program; set ZINC_HOUSE_PORT to a free one"
-  trap 'kill "$(cat "$HOME_DIR/run/many.pid")" 2>/dev/null; stop_one db' EXIT
+  trap 'stop_one many; stop_one db' EXIT
   if ! there_is zinc_demo; then
     say "Making the demo book ..."
-    many_up demo "$port"; kill "$(cat "$HOME_DIR/run/many.pid")"; wait "$(cat "$HOME_DIR/run/many.pid")" || true
+    program_up many "$port" zinc_demo demo; stop_one many
   fi
   dump zinc_demo > "$dump"
-  many_up house "$port"
+  program_up many "$port" zinc_house house
   say "Making $books books ..."
   for i in $(seq "$books"); do
     there_is "zinc_b_shop$i" && continue
     db_sql -e "create database zinc_b_shop$i character set utf8mb4 collate utf8mb4_unicode_ci"
     gzip -dc "$dump" | db_sql "zinc_b_shop$i"
-    db_sql zinc_house -e "insert ignore into hosted values ('shop$i', 'Shop $i', true, 20, $people, 2000, now())"
+    db_sql zinc_house -e "insert ignore into hosted (name, title, people_most, at_once_most, megabytes_most, made_at) values ('shop$i', 'Shop $i', 20, $people, 2000, now())"
   done
-  kill "$(cat "$HOME_DIR/run/many.pid")"; wait "$(cat "$HOME_DIR/run/many.pid")" || true
-  many_up house "$port"; say "at the start: $(held many)"
-  java -Xmx512m -Djdk.httpclient.allowRestrictedHeaders=host -cp "$ROOT/bench/target/classes:$(cat "$ROOT/bench/target/class-path.txt")" \
+  stop_one many; program_up many "$port" zinc_house house; say "at the start: $(held many)"
+  bench_java -Djdk.httpclient.allowRestrictedHeaders=host \
     zinctally.bench.house.ManyBooks "http://127.0.0.1:$port" books.localhost "$books" "$people" "$3"
   say "after that: $(held many)"; busy many > /dev/null; sleep 120; say "in two minutes without anybody:"; busy many
-}
-
-many_up() { # profile, port
-  (WEB_PORT=$2; WEB_ADDRESS=127.0.0.1; java_app "zinc_$1" --spring.profiles.active="$1" </dev/null >> "$HOME_DIR/log/many.log" 2>&1) &
-  echo $! > "$HOME_DIR/run/many.pid"
-  answered "$HOME_DIR/run/many.pid" "$2" "$HOME_DIR/log/many.log"
 }
 
 busy() { # program: seconds of a processor that it and the database have used since this was asked last
