@@ -268,7 +268,7 @@ class HouseTest {
     window.fill("#password", WORD);
     window.keyboard().press("Enter");
     window.waitForSelector(".wrong");
-    assertThat(window.textContent(".wrong")).startsWith("1 people may sign in");
+    assertThat(window.textContent(".wrong")).startsWith("No more than 1 may sign in");
     limits("full", new Hosted.Limits(20, 6, 0));
     window.navigate(at("full") + "/");
     window.waitForCondition(() -> full(window)); // its size is asked once a minute
@@ -318,6 +318,25 @@ class HouseTest {
     keeper.fill("#login", "dora");
     keeper.keyboard().press("Enter");
     keeper.waitForSelector(".fault:has-text('There is a book at this address')");
+  }
+
+  @Test
+  void figures_of_the_program_are_told_at_the_house_alone() {
+    assertThat(keeper.navigate(desk.address + "/metrics").status()).isEqualTo(200);
+    Page window = signedIn("wickmere", "dora");
+    assertThat(window.navigate(at("wickmere") + "/metrics").status()).isEqualTo(404);
+    window.context().close();
+  }
+
+  @Test
+  void a_book_whose_making_was_broken_off_is_made_when_it_is_asked_for_again() {
+    desk.get(HouseStore.class)
+        .add(new Hosted("broken-off", "Broken off", true, Hosted.Limits.USUAL));
+    book("broken-off", "Thorne Apiary");
+    keeper.navigate(desk.address + "/books/all?filter=thorne");
+    assertThat(keeper.textContent("main"))
+        .as("called what it is, and one may sign in")
+        .containsPattern("Thorne Apiary\\s+open\\s+1\\s+20");
   }
 
   @Test

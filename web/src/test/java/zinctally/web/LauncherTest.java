@@ -124,4 +124,29 @@ class LauncherTest {
     Files.move(log.resolve("log.000010"), log.resolve("log.000011"));
     backups(there, "! after $HOME_DIR/b.gz", home + "/backups");
   }
+
+  @Test
+  void a_book_of_a_house_is_named_as_its_database_goes_on_and_what_is_none_is_refused()
+      throws Exception {
+    String house =
+        ". ../launcher/house.sh; fail() { echo \"$*\" >&2; exit 1; }; say() { printf '%s\\n' \"$*\"; };"
+            + " db_sql() { case $* in *\"name = 'wax-works'\") echo 1 ;; esac; };";
+    backups(house, "[ $(named_book wax-works) = b_wax_works ]; [ $(named_book own) = own ]");
+    backups(house, "! (named_book nobody) 2>/dev/null; ! (named_book \"x' or '1\") 2>/dev/null");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "own, own, true",
+    "demo, own, false",
+    "house, b_wickmere, true",
+    "house, house, true",
+    "house, own, false",
+    "own, b_wickmere, false"
+  })
+  void a_book_is_served_by_itself_or_with_its_house(
+      String now, String book, boolean served, @TempDir Path home) throws Exception {
+    Files.writeString(Files.createDirectories(home.resolve("run")).resolve("web.book"), now);
+    backups("HOME_DIR=" + home + ";", (served ? "" : "! ") + "served " + book);
+  }
 }

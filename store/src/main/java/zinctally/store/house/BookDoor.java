@@ -18,8 +18,8 @@ final class BookDoor {
   /** Milliseconds a connection that nobody uses is kept. */
   private static final long KEPT = 45_000;
 
-  /** Connections to a book at most: its limit of requests, and what is done beside them. */
-  private static final int MOST = 12;
+  /** Connections to a book at most: two for a request, and some for what is done by itself. */
+  private static final int MOST = 2 * Hosted.Limits.MOST_AT_ONCE + 4;
 
   private final Environment settings;
   private final String server;

@@ -27,9 +27,14 @@ public record Hosted(String name, String title, boolean open, Limits limits) {
     /** For a small business. */
     public static final Limits USUAL = new Limits(20, 6, 2000);
 
+    /** What no book may have more of done at one moment, so that there are connections for it. */
+    public static final int MOST_AT_ONCE = 20;
+
     /** Whether each is a number that can be kept to. */
     public boolean sound() {
-      return between(1, people, 1000) && between(1, atOnce, 100) && between(10, megabytes, 1 << 20);
+      return between(1, people, 1000)
+          && between(1, atOnce, MOST_AT_ONCE)
+          && between(10, megabytes, 1 << 20);
     }
 
     private static boolean between(int least, int asked, int most) {

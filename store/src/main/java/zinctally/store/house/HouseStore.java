@@ -1,5 +1,6 @@
 package zinctally.store.house;
 
+import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -43,7 +44,12 @@ public class HouseStore {
    */
   public boolean add(Hosted book) {
     try {
-      return sql.sql("insert into hosted values (?, ?, ?, ?, ?, ?, ?)")
+      return sql.sql(
+                  """
+                  insert into hosted
+                    (name, title, open, people_most, at_once_most, megabytes_most, made_at)
+                  values (?, ?, ?, ?, ?, ?, ?)
+                  """)
               .params(
                   book.name(),
                   book.title(),
@@ -69,6 +75,23 @@ public class HouseStore {
             .params(open, limits.people(), limits.atOnce(), limits.megabytes(), name)
             .update()
         > 0;
+  }
+
+  /**
+   * Notes what a book is called and takes now.
+   *
+   * @param people who may sign in
+   * @param bytes on disk, as the database estimates them
+   */
+  public void seen(String name, String title, int people, long bytes) {
+    sql.sql("update hosted set title = ?, people = ?, megabytes = ?, seen_at = ? where name = ?")
+        .params(
+            title,
+            people,
+            BigDecimal.valueOf(bytes).movePointLeft(6),
+            LocalDateTime.now(clock),
+            name)
+        .update();
   }
 
   private static Hosted row(ResultSet row, int n) throws SQLException {

@@ -1,11 +1,10 @@
 package zinctally.store.house;
 
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
-import java.util.Base64;
 import java.util.Optional;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.store.people.Secret;
 
@@ -18,10 +17,8 @@ public class KeyStore {
   /** As long as a browser takes from the house to the book. */
   private static final Duration LIFE = Duration.ofMinutes(1);
 
-  private static final int BYTES = 32;
   private final JdbcClient sql;
   private final Clock clock;
-  private final SecureRandom random = new SecureRandom();
 
   KeyStore(JdbcClient sql, Clock clock) {
     this.sql = sql;
@@ -37,7 +34,7 @@ public class KeyStore {
   public record Key(long id, String book, String login, String fits) {
     /** Whether it still fits what the book keeps of the password now. */
     public boolean fits(String hash) {
-      return fits.equals(Secret.digest(hash));
+      return fits.equals(DigestUtils.sha256Hex(hash));
     }
   }
 
@@ -53,7 +50,7 @@ public class KeyStore {
             insert into house_key (person_id, book, login, fits) values (?, ?, ?, ?)
             on duplicate key update fits = values(fits)
             """)
-        .params(person, book, login, Secret.digest(hash))
+        .params(person, book, login, DigestUtils.sha256Hex(hash))
         .update();
   }
 
@@ -83,12 +80,10 @@ public class KeyStore {
    */
   public String ticket(Key key) {
     LocalDateTime now = LocalDateTime.now(clock);
-    byte[] bytes = new byte[BYTES];
-    random.nextBytes(bytes);
-    String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+    String secret = Secret.fresh();
     sql.sql("delete from house_ticket where until < ?").param(now).update();
     sql.sql("insert into house_ticket values (?, ?, ?, ?)")
-        .params(Secret.digest(secret), key.book(), key.login(), now.plus(LIFE))
+        .params(DigestUtils.sha256Hex(secret), key.book(), key.login(), now.plus(LIFE))
         .update();
     return secret;
   }
@@ -99,7 +94,7 @@ public class KeyStore {
    * @return as whom it lets into the book; empty when it is not good there
    */
   public Optional<String> use(String secret, String book) {
-    String digest = Secret.digest(secret);
+    String digest = DigestUtils.sha256Hex(secret);
     Optional<String> login =
         sql.sql("select login from house_ticket where digest = ? and book = ? and until >= ?")
             .params(digest, book, LocalDateTime.now(clock))

@@ -1,11 +1,10 @@
 package zinctally.store.people;
 
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
-import java.util.Base64;
 import java.util.Optional;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -15,11 +14,9 @@ import zinctally.store.Audit;
 @Service
 public class PasswordLinks {
   private static final Duration LIFE = Duration.ofDays(1);
-  private static final int BYTES = 32;
   private final JdbcClient sql;
   private final Audit audit;
   private final Clock clock;
-  private final SecureRandom random = new SecureRandom();
 
   PasswordLinks(JdbcClient sql, Audit audit, Clock clock) {
     this.sql = sql;
@@ -34,14 +31,12 @@ public class PasswordLinks {
    */
   @Transactional
   public String make(Person person, String by) {
-    byte[] bytes = new byte[BYTES];
-    random.nextBytes(bytes);
-    String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+    String secret = Secret.fresh();
     sql.sql("delete from password_link where user_id = ? or until < ?")
         .params(person.id(), LocalDateTime.now(clock))
         .update();
     sql.sql("insert into password_link (digest, user_id, made_by, until) values (?, ?, ?, ?)")
-        .params(Secret.digest(secret), person.id(), by, LocalDateTime.now(clock).plus(LIFE))
+        .params(DigestUtils.sha256Hex(secret), person.id(), by, LocalDateTime.now(clock).plus(LIFE))
         .update();
     audit.write(by, "person", person.id(), "made a link for a new password", person.login());
     return secret;
@@ -54,7 +49,7 @@ public class PasswordLinks {
             select u.login from password_link l join app_user u on u.id = l.user_id and u.active
             where l.digest = ? and l.until >= ?
             """)
-        .params(Secret.digest(secret), LocalDateTime.now(clock))
+        .params(DigestUtils.sha256Hex(secret), LocalDateTime.now(clock))
         .query(String.class)
         .optional();
   }
@@ -69,7 +64,9 @@ public class PasswordLinks {
   public Optional<String> use(String secret, String hash) {
     Optional<String> whose = whose(secret);
     int used =
-        sql.sql("delete from password_link where digest = ?").param(Secret.digest(secret)).update();
+        sql.sql("delete from password_link where digest = ?")
+            .param(DigestUtils.sha256Hex(secret))
+            .update();
     if (used == 0 || whose.isEmpty()) return Optional.empty();
     sql.sql("update app_user set password = ? where login = ?").params(hash, whose.get()).update();
     audit.write(whose.get(), "person", 0, "set a new password by a link", "");

@@ -1,22 +1,19 @@
 package zinctally.store.people;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
+import java.security.SecureRandom;
+import java.util.Base64;
 
-/** What is kept of a secret in its place. */
+/** What is random and long enough that nobody guesses it. */
 public final class Secret {
+  private static final int BYTES = 32;
+  private static final SecureRandom RANDOM = new SecureRandom();
+
   private Secret() {}
 
-  /** SHA-256 of it, in hexadecimal: enough for what is random and long, not for a password. */
-  public static String digest(String secret) {
-    try {
-      return HexFormat.of()
-          .formatHex(
-              MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException everyJavaHasIt) {
-      throw new IllegalStateException(everyJavaHasIt);
-    }
+  /** A new one, as it can stand in an address. */
+  public static String fresh() {
+    byte[] bytes = new byte[BYTES];
+    RANDOM.nextBytes(bytes);
+    return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
   }
 }

@@ -28,7 +28,10 @@ import zinctally.web.shell.SameForAll;
 class AtHost extends OncePerRequestFilter {
   /** What there is at the house; all else belongs to books. */
   private static final Pattern HOUSE =
-      Pattern.compile("/(books|me|sign-in|sign-out|new-password|error|health|metrics|theme)(/.*)?");
+      Pattern.compile("/(books|me|sign-in|sign-out|new-password|error|health|metrics)(/.*)?");
+
+  /** What there is at the house alone; figures of the program are about all of its books. */
+  private static final Pattern NO_BOOKS = Pattern.compile("/(books|metrics)(/.*)?");
 
   /** Where somebody has to get through even to a book that is full. */
   private static final Set<String> DOORS = Set.of("/sign-in", "/sign-out", "/sign-in/code");
@@ -67,7 +70,7 @@ class AtHost extends OncePerRequestFilter {
       return;
     }
     Optional<Hosted> book = addresses.book(request).filter(Hosted::fits).flatMap(house::find);
-    if (book.isEmpty() || request.getServletPath().startsWith(HouseController.PAGE))
+    if (book.isEmpty() || NO_BOOKS.matcher(request.getServletPath()).matches())
       page.nothing(response);
     else if (!book.get().open()) page.closed(book.get(), response);
     else led(book.get(), request, response, chain);

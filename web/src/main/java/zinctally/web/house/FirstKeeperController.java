@@ -3,6 +3,7 @@ package zinctally.web.house;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -61,7 +62,7 @@ class FirstKeeperController {
     NewPassword.fault(password, login, name).ifPresent(says -> faults.put("password", says));
     if (!faults.isEmpty() || SignInController.fromElsewhere(request))
       return asked(name, login, faults, model, request);
-    return people.first(login, name.strip(), String.valueOf(hashing.encode(password)))
+    return people.first(login, name.strip(), Objects.requireNonNull(hashing.encode(password)))
         ? "redirect:/sign-in?made"
         : "redirect:/sign-in";
   }

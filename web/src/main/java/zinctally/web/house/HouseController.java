@@ -3,7 +3,7 @@ package zinctally.web.house;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
-import java.time.Duration;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -22,8 +22,9 @@ import zinctally.store.house.InHouse;
 import zinctally.store.house.KeyStore;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
-import zinctally.store.people.SignInTries;
+import zinctally.store.people.Secret;
 import zinctally.web.listing.ListingPage;
+import zinctally.web.people.PresentPassword;
 import zinctally.web.people.SignInDoor;
 import zinctally.web.shell.NotThere;
 import zinctally.web.shell.SignedIn;
@@ -37,8 +38,8 @@ class HouseController {
   private final HouseStore house;
   private final KeyStore keys;
   private final PeopleStore people;
-  private final SignInTries tries;
-  private final PasswordEncoder hashing;
+  private final PresentPassword present;
+  private final String unknown;
   private final ListingPage lists;
   private final Addresses addresses;
 
@@ -46,15 +47,15 @@ class HouseController {
       HouseStore house,
       KeyStore keys,
       PeopleStore people,
-      SignInTries tries,
+      PresentPassword present,
       PasswordEncoder hashing,
       ListingPage lists,
       Addresses addresses) {
     this.house = house;
     this.keys = keys;
     this.people = people;
-    this.tries = tries;
-    this.hashing = hashing;
+    this.present = present;
+    this.unknown = Objects.requireNonNull(hashing.encode(Secret.fresh()));
     this.lists = lists;
     this.addresses = addresses;
   }
@@ -108,32 +109,30 @@ class HouseController {
           "No open book stands at "
               + book.strip()
               + ". It is the first word of the book's own address.");
-    Duration wait =
-        AtBook.in(hosted.get().database(), () -> SignInDoor.wait(tries, login, request));
-    if (!wait.isZero())
-      return wrong(
-          after, "Too many wrong passwords. Try again in " + (wait.toSeconds() + 1) + " seconds.");
-    Optional<Person> person =
-        AtBook.in(hosted.get().database(), () -> known(login, password, request));
-    if (person.isEmpty())
-      return wrong(after, "That sign-in and password do not go together in that book.");
-    long me = people.find(who.getName()).orElseThrow().id();
-    keys.keep(me, hosted.get().name(), person.get().login(), person.get().password());
+    Person there =
+        AtBook.in(hosted.get().database(), () -> people.find(login))
+            .filter(Person::active)
+            .orElse(nobody(login));
+    Optional<String> fault =
+        AtBook.in(
+            hosted.get().database(),
+            () ->
+                present.fault(
+                    there,
+                    password,
+                    request,
+                    "That sign-in and password do not go together in that book."));
+    if (fault.isPresent()) return wrong(after, fault.get());
+    keys.keep(me(who), hosted.get().name(), there.login(), there.password());
     after.addFlashAttribute("told", hosted.get().title() + " is among your books.");
     after.addFlashAttribute("bookTyped", "");
     after.addFlashAttribute("loginTyped", "");
     return BACK;
   }
 
-  private Optional<Person> known(String login, String password, HttpServletRequest request) {
-    Optional<Person> person =
-        people
-            .find(login)
-            .filter(Person::active)
-            .filter(p -> hashing.matches(password, p.password()));
-    if (person.isPresent()) tries.known(login, request.getRemoteAddr());
-    else tries.unknown(login, request.getRemoteAddr());
-    return person;
+  /** Asked for as anybody, so that it takes as long to be told that there is nobody. */
+  private Person nobody(String login) {
+    return new Person(0, login, "", unknown, Person.Role.READER, false, false, "", "");
   }
 
   @GetMapping("/books/keys/{id}")

@@ -45,9 +45,10 @@ class HousePage {
         "Too much at once",
         HttpStatus.SERVICE_UNAVAILABLE,
         response,
-        "This book may have "
+        "No more than "
             + book.limits().atOnce()
-            + " things done at one moment, and others were before you. Nothing has changed.",
+            + " are served in this book at one moment, and others were before you. Nothing has"
+            + " changed.",
         "Go back in the browser and try again in a few seconds; what was typed is still there.");
   }
 

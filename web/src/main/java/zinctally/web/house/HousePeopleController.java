@@ -3,10 +3,8 @@ package zinctally.web.house;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DuplicateKeyException;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,9 +12,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zinctally.store.Audit;
 import zinctally.store.house.HouseListings;
 import zinctally.store.house.InHouse;
-import zinctally.store.people.PasswordLinks;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
 import zinctally.store.people.SecondStep;
@@ -31,8 +29,8 @@ import zinctally.web.shell.Owns;
 class HousePeopleController {
   private static final String BACK = "redirect:/books/people";
   private final PeopleStore people;
-  private final PasswordLinks links;
-  private final PasswordEncoder hashing;
+  private final Invited invited;
+  private final Audit audit;
   private final SecondStep second;
   private final Sessions sessions;
   private final ListingPage lists;
@@ -40,15 +38,15 @@ class HousePeopleController {
 
   HousePeopleController(
       PeopleStore people,
-      PasswordLinks links,
-      PasswordEncoder hashing,
+      Invited invited,
+      Audit audit,
       SecondStep second,
       Sessions sessions,
       ListingPage lists,
       Addresses addresses) {
     this.people = people;
-    this.links = links;
-    this.hashing = hashing;
+    this.invited = invited;
+    this.audit = audit;
     this.second = second;
     this.sessions = sessions;
     this.lists = lists;
@@ -70,22 +68,22 @@ class HousePeopleController {
       Principal who,
       HttpServletRequest request,
       RedirectAttributes after) {
-    after.addFlashAttribute("nameTyped", name);
-    after.addFlashAttribute("loginTyped", login);
     if (!Person.isLogin(login))
       return wrong(after, "A sign-in has two to sixty letters, digits, dots or dashes.");
     if (name.isBlank() || name.length() > 120)
       return wrong(after, "A name of at most 120 letters is needed.");
     try {
-      people.add(
-          login,
-          name.strip(),
-          String.valueOf(hashing.encode(UUID.randomUUID().toString())),
-          keeps ? Person.Role.OWNER : Person.Role.READER);
+      invited.add(login, name, keeps ? Person.Role.OWNER : Person.Role.READER);
     } catch (DuplicateKeyException taken) {
       return wrong(after, "Somebody signs in as " + login + " already.");
     }
-    return linked(people.find(login).orElseThrow(), who, request, after);
+    Person made = people.find(login).orElseThrow();
+    audit.write(who.getName(), "person", made.id(), "made", login + said(keeps, true));
+    return linked(made, who, request, after);
+  }
+
+  private static String said(boolean keeps, boolean active) {
+    return (keeps ? ", keeps the house" : "") + (active ? "" : ", off");
   }
 
   @Owns
@@ -103,6 +101,7 @@ class HousePeopleController {
       @PathVariable long id,
       @RequestParam(defaultValue = "false") boolean active,
       @RequestParam(defaultValue = "false") boolean keeps,
+      Principal who,
       RedirectAttributes after) {
     Person before = person(id);
     Person.Role role = keeps ? Person.Role.OWNER : Person.Role.READER;
@@ -110,6 +109,7 @@ class HousePeopleController {
       after.addFlashAttribute("wrong", "One who keeps the house must remain.");
       return BACK + "/" + id;
     }
+    audit.write(who.getName(), "person", id, "changed", before.login() + said(keeps, active));
     if (before.role() != role || before.active() != active) sessions.end(before.login());
     after.addFlashAttribute("told", "Kept.");
     return BACK + "/" + id;
@@ -127,8 +127,7 @@ class HousePeopleController {
     if (!person.active()) return wrong(after, person.name() + " is off; a link leads nowhere.");
     after.addFlashAttribute("linkFor", person.name());
     after.addFlashAttribute(
-        "link",
-        addresses.ofHouse(request) + "/new-password?by=" + links.make(person, who.getName()));
+        "link", invited.link(addresses.ofHouse(request), person, who.getName()));
     return BACK + "/" + person.id();
   }
 

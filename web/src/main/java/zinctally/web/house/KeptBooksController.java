@@ -8,9 +8,7 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,7 +26,6 @@ import zinctally.store.house.HouseListings;
 import zinctally.store.house.HouseStore;
 import zinctally.store.house.InHouse;
 import zinctally.store.machine.MachineStore;
-import zinctally.store.people.PasswordLinks;
 import zinctally.store.people.PeopleStore;
 import zinctally.store.people.Person;
 import zinctally.web.listing.ListingPage;
@@ -45,8 +42,8 @@ class KeptBooksController {
   private final HouseStore house;
   private final BookStore books;
   private final PeopleStore people;
-  private final PasswordLinks links;
-  private final PasswordEncoder hashing;
+  private final Invited invited;
+  private final Tidying tidying;
   private final MachineStore machine;
   private final Audit audit;
   private final ListingPage lists;
@@ -58,8 +55,8 @@ class KeptBooksController {
       HouseStore house,
       BookStore books,
       PeopleStore people,
-      PasswordLinks links,
-      PasswordEncoder hashing,
+      Invited invited,
+      Tidying tidying,
       MachineStore machine,
       Audit audit,
       ListingPage lists,
@@ -69,8 +66,8 @@ class KeptBooksController {
     this.house = house;
     this.books = books;
     this.people = people;
-    this.links = links;
-    this.hashing = hashing;
+    this.invited = invited;
+    this.tidying = tidying;
     this.machine = machine;
     this.audit = audit;
     this.lists = lists;
@@ -126,35 +123,35 @@ class KeptBooksController {
       faults.put("currency", "Three letters of ISO 4217, such as EUR, GBP or JPY.");
     Optional<LocalDate> cutOver = cells.day("cutOver", true, LocalDate.now(clock));
     Hosted book = new Hosted(typed.address.strip(), typed.title.strip(), true, Hosted.Limits.USUAL);
-    if (faults.isEmpty() && !house.add(book))
+    if (faults.isEmpty() && !made(book, typed, coin.orElseThrow(), cutOver.orElseThrow()))
       faults.put("address", "There is a book at this address already.");
     if (!faults.isEmpty()) return asked(typed, faults, model);
-    String secret =
-        AtBook.in(
-            book.database(),
-            () -> begun(typed, coin.orElseThrow(), cutOver.orElseThrow(), who.getName()));
     audit.write(who.getName(), "book", 0, "made a book", book.name());
+    String address = addresses.ofBook(request, book.name());
     after.addFlashAttribute("linkFor", typed.name);
     after.addFlashAttribute(
-        "link", addresses.ofBook(request, book.name()) + "/new-password?by=" + secret);
+        "link",
+        AtBook.in(
+            book.database(),
+            () -> invited.link(address, people.find(typed.login).orElseThrow(), who.getName())));
     return BACK + "/" + book.name();
   }
 
-  /** The owner sets a password by the link; the one that is kept until then nobody knows. */
-  private String begun(New typed, Coin coin, LocalDate cutOver, String by) {
-    books.begin(
-        typed.title.strip(),
-        coin,
-        cutOver,
-        () -> {
-          people.add(
-              typed.login,
-              typed.name.strip(),
-              String.valueOf(hashing.encode(UUID.randomUUID().toString())),
-              Person.Role.OWNER);
-          return true;
-        });
-    return links.make(people.find(typed.login).orElseThrow(), by);
+  /** Makes a book, or ends making one that was broken off before anybody owned it. */
+  private boolean made(Hosted book, New typed, Coin coin, LocalDate cutOver) {
+    house.add(book);
+    try (AtBook.Stay stay = AtBook.go(book.database())) {
+      boolean begun =
+          books.begin(typed.title.strip(), coin, cutOver, () -> owned(typed.login, typed.name));
+      tidying.seen();
+      return begun;
+    }
+  }
+
+  private boolean owned(String login, String name) {
+    if (!people.nobody()) return false;
+    invited.add(login, name, Person.Role.OWNER);
+    return true;
   }
 
   @Owns
@@ -187,7 +184,7 @@ class KeptBooksController {
     if (!limits.sound()) {
       after.addFlashAttribute(
           "wrong",
-          "One to a thousand people, one to a hundred things at once, ten megabytes or more.");
+          "One to a thousand people, one to twenty things at one moment, ten megabytes or more.");
       return BACK + "/" + name;
     }
     if (!house.change(name, open, limits)) throw new NotThere("book " + name);

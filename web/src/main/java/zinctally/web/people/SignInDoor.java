@@ -40,7 +40,7 @@ public final class SignInDoor extends OncePerRequestFilter {
   }
 
   /** How long a try has to wait; a while also when so many try that it cannot be counted. */
-  public static Duration wait(SignInTries tries, String login, HttpServletRequest request) {
+  static Duration wait(SignInTries tries, String login, HttpServletRequest request) {
     try {
       return tries.begin(login, request.getRemoteAddr());
     } catch (Refused crowded) {

@@ -115,8 +115,9 @@ class PeopleController {
         .filter(most -> people.active() >= most)
         .map(
             most ->
-                most
-                    + " people may sign in to this book, and do. Switch one off first, or ask who"
+                "No more than "
+                    + most
+                    + " may sign in to this book, and as many do. Switch one off first, or ask who"
                     + " keeps the house for more.");
   }
 

@@ -77,6 +77,12 @@ class Shell {
 
   @ModelAttribute
   void around(Model model, HttpServletRequest request, Principal principal) {
+    model.addAttribute("who", principal == null ? "" : principal.getName());
+    if (AtBook.house()) {
+      model.addAttribute("atHouse", true);
+      model.addAttribute("index", by(principal));
+      return;
+    }
     Sees.By by = sees.by(principal);
     model.addAttribute("seesCosts", by.costs());
     model.addAttribute("seesLedger", by.given().ledger());
@@ -95,14 +101,6 @@ class Shell {
     model.addAttribute("mayWrite", May.role(principal) != Person.Role.READER);
     model.addAttribute("maySetUp", May.setUp(principal));
     model.addAttribute("mayOwn", May.own(principal));
-    model.addAttribute("who", principal == null ? "" : principal.getName());
-    if (AtBook.house()) {
-      model.addAttribute("atHouse", true);
-      model.addAttribute("index", by(principal));
-      model.addAttribute("newPapers", List.of());
-      model.addAttribute("mayWrite", false);
-      return;
-    }
     if (request.getHeader("HX-Request") != null || principal == null) return;
     Lazy<Book> book = new Lazy<>(books::find);
     model.addAttribute("book", book);
