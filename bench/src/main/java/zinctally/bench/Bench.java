@@ -40,6 +40,7 @@ public final class Bench {
     if (all || wanted.contains("question"))
       QuestionBench.run(full ? 50_000 : 5_000, full ? 5_000_000 : 500_000);
     if (all || wanted.contains("cost")) CostFileBench.run(1_000_000, 10_000);
+    if (full && (all || wanted.contains("cost"))) CostFileBench.large(10_000_000, 50_000);
     System.out.println("at the end " + Figures.load());
   }
 }

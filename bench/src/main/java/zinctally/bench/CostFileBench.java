@@ -21,6 +21,8 @@ import org.jspecify.annotations.Nullable;
  */
 public final class CostFileBench {
   private static final int ROUNDS = 5;
+  private static final String SMALL = "320m";
+  private static final String LARGE = "5g";
 
   private CostFileBench() {}
 
@@ -44,9 +46,9 @@ public final class CostFileBench {
       same(file);
       long most = 0;
       for (int round = 0; round < ROUNDS; round++) {
-        Run reading = time("zinctally.bench.CostFileBench", file);
-        Run costing = time("zinctally.store.moves.CostCommand", file);
-        plain[round] = time("zinctally.bench.PlainCosts", file).nanos;
+        Run reading = time(started("zinctally.bench.CostFileBench", SMALL, file, null));
+        Run costing = time(started("zinctally.store.moves.CostCommand", SMALL, file, null));
+        plain[round] = time(started("zinctally.bench.PlainCosts", SMALL, file, null)).nanos;
         read[round] = reading.nanos;
         cost[round] = costing.nanos;
         most = Math.max(most, costing.kib);
@@ -67,27 +69,58 @@ public final class CostFileBench {
     }
   }
 
+  /**
+   * Of a file that does not fit in memory: once, against reading it and against the plain program,
+   * which has memory for all of it.
+   */
+  static void large(int rows, int items) throws Exception {
+    Path file = Files.createTempFile("moves", ".csv");
+    Path ours = Files.createTempFile("ours", ".csv");
+    Path theirs = Files.createTempFile("theirs", ".csv");
+    try {
+      write(file, rows, items);
+      long read = time(started("zinctally.bench.CostFileBench", SMALL, file, null)).nanos;
+      Run cost = time(started("zinctally.store.moves.CostCommand", SMALL, file, ours.toFile()));
+      long plain = time(started("zinctally.bench.PlainCosts", LARGE, file, theirs.toFile())).nanos;
+      same(ours, theirs);
+      Figures.say("cost, " + rows + " rows, " + items + " items", Figures.seconds(cost.nanos), "");
+      Figures.say("  time against reading", Figures.ratio((double) cost.nanos / read), "");
+      Figures.say(
+          "  time against the plain program with memory for all",
+          Figures.ratio((double) cost.nanos / plain),
+          "goal: under 1.5");
+      Figures.say("  most memory at once", cost.kib / 1024 + " MiB", "goal: under 400 MiB");
+    } finally {
+      for (Path each : List.of(file, ours, theirs)) Files.delete(each);
+    }
+  }
+
   /** Both give the same, or nothing is measured. */
   private static void same(Path file) throws Exception {
     Path ours = Files.createTempFile("ours", ".csv");
     Path theirs = Files.createTempFile("theirs", ".csv");
     try {
-      started("zinctally.store.moves.CostCommand", file, ours.toFile()).waitFor();
-      started("zinctally.bench.PlainCosts", file, theirs.toFile()).waitFor();
-      if (Files.size(ours) == 0 || Files.mismatch(ours, theirs) >= 0)
-        throw new IllegalStateException("the plain program gives something else");
+      started("zinctally.store.moves.CostCommand", SMALL, file, ours.toFile()).waitFor();
+      started("zinctally.bench.PlainCosts", SMALL, file, theirs.toFile()).waitFor();
+      same(ours, theirs);
     } finally {
       Files.delete(ours);
       Files.delete(theirs);
     }
   }
 
-  private static Process started(String program, Path file, @Nullable File to) throws IOException {
+  private static void same(Path ours, Path theirs) throws IOException {
+    if (Files.size(ours) == 0 || Files.mismatch(ours, theirs) >= 0)
+      throw new IllegalStateException("the plain program gives something else");
+  }
+
+  private static Process started(String program, String heap, Path file, @Nullable File to)
+      throws IOException {
     List<String> command =
         new ArrayList<>(
             List.of(
                 ProcessHandle.current().info().command().orElse("java"),
-                "-Xmx320m",
+                "-Xmx" + heap,
                 "-XX:+UseSerialGC",
                 "-cp",
                 System.getProperty("java.class.path"),
@@ -102,17 +135,16 @@ public final class CostFileBench {
 
   private record Run(long nanos, long kib) {}
 
-  /** Runs a program of its own on the file and watches its resident memory. */
-  private static Run time(String program, Path file) throws Exception {
+  /** Waits for a program that was just started and watches its resident memory. */
+  private static Run time(Process process) throws Exception {
     long start = System.nanoTime();
-    Process process = started(program, file, null);
     long most = 0;
     Path status = Path.of("/proc/" + process.pid() + "/status");
     while (process.isAlive()) {
       most = Math.max(most, resident(status));
       Thread.sleep(5);
     }
-    if (process.exitValue() != 0) throw new IllegalStateException(program + " failed");
+    if (process.exitValue() != 0) throw new IllegalStateException("a program failed");
     return new Run(System.nanoTime() - start, most);
   }
 

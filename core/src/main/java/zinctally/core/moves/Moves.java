@@ -1,7 +1,6 @@
 package zinctally.core.moves;
 
 import java.nio.charset.StandardCharsets;
-import java.time.LocalDate;
 import java.util.Arrays;
 import zinctally.core.cost.EventKind;
 
@@ -11,28 +10,30 @@ import zinctally.core.cost.EventKind;
  */
 public final class Moves {
   private static final EventKind[] KINDS = EventKind.values();
+  private static final int FIRST = 1024;
   private int size;
-  private int[] lines = new int[1024];
-  private int[] days = new int[1024];
-  private int[] items = new int[1024];
-  private byte[] kinds = new byte[1024];
-  private long[] quantities = new long[1024];
-  private long[] values = new long[1024];
-  private byte[] refs = new byte[8192];
-  private int[] refEnds = new int[1024];
-  private int[] targets = new int[1024];
+  private int[] lines = new int[FIRST];
+  private int[] days = new int[FIRST];
+  private int[] items = new int[FIRST];
+  private byte[] kinds = new byte[FIRST];
+  private long[] quantities = new long[FIRST];
+  private long[] values = new long[FIRST];
+  private byte[] refs = new byte[8 * FIRST];
+  private int[] refEnds = new int[FIRST];
+  private int[] targets = new int[FIRST];
 
   /**
    * @param line the file's line, for naming the row
+   * @param day days since 1970-01-01
    * @param quantity millionths, above zero for in, out and back, else zero
    * @param value minor units, for in, charge and revalue, else zero
    * @param ref what others may call it, may be empty
    */
   public void add(
-      int line, LocalDate date, int item, EventKind kind, long quantity, long value, String ref) {
-    if (size == lines.length) grow();
+      int line, int day, int item, EventKind kind, long quantity, long value, String ref) {
+    if (size == lines.length) room(Math.multiplyExact(size, 2));
     lines[size] = line;
-    days[size] = Math.toIntExact(date.toEpochDay());
+    days[size] = day;
     items[size] = item;
     kinds[size] = (byte) kind.ordinal();
     quantities[size] = quantity;
@@ -50,8 +51,7 @@ public final class Moves {
     refEnds[size] = end;
   }
 
-  private void grow() {
-    int more = Math.multiplyExact(size, 2);
+  private void room(int more) {
     lines = Arrays.copyOf(lines, more);
     days = Arrays.copyOf(days, more);
     items = Arrays.copyOf(items, more);
@@ -60,6 +60,22 @@ public final class Moves {
     values = Arrays.copyOf(values, more);
     refEnds = Arrays.copyOf(refEnds, more);
     targets = Arrays.copyOf(targets, more);
+  }
+
+  /** Forgets all rows and what they took. */
+  public void clear() {
+    size = 0;
+    room(FIRST);
+    refs = new byte[8 * FIRST];
+  }
+
+  /**
+   * The row of a line, which rows follow in order.
+   *
+   * @return below zero when there is none
+   */
+  public int at(int line) {
+    return Arrays.binarySearch(lines, 0, size, line);
   }
 
   /** Lets a row refer to another. */

@@ -18,7 +18,8 @@ class CostingTest {
 
   private void add(int day, int item, EventKind kind, int quantity, long value, int target) {
     int row = moves.size();
-    moves.add(row + 2, DAY.plusDays(day), item, kind, quantity * Quantity.ONE, value, "r" + row);
+    int date = (int) DAY.plusDays(day).toEpochDay();
+    moves.add(row + 2, date, item, kind, quantity * Quantity.ONE, value, "r" + row);
     if (target >= 0) moves.refer(row, target);
   }
 

@@ -1,24 +1,22 @@
 package zinctally.store.moves;
 
 import java.io.BufferedReader;
-import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
-import java.io.OutputStreamWriter;
 import java.io.PrintStream;
-import java.io.Writer;
 import java.math.BigDecimal;
+import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
-import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Method;
 import zinctally.core.moves.Costing;
+import zinctally.core.moves.Moves;
 import zinctally.core.number.Quantity;
 
 /**
@@ -27,31 +25,40 @@ import zinctally.core.number.Quantity;
  */
 public final class CostCommand {
   private static final String PIPED = "-";
+  private static final Room ROOM = new Room(1 << 20, Path.of(System.getProperty("java.io.tmpdir")));
+
+  /**
+   * What may be used.
+   *
+   * @param rows in memory; more are worked out in files
+   * @param folder where those are, a folder of their own
+   */
+  record Room(int rows, Path folder) {}
 
   private CostCommand() {}
 
-  public static void main(String[] args) throws IOException {
-    System.exit(run(args, System.in, System.out, System.err));
+  public static void main(String[] args) {
+    System.exit(run(args, ROOM, System.in, System.out, System.err));
   }
 
   /**
    * @param in what {@code -} reads
-   * @return 0 when done, 2 when the file or the call is wrong; then nothing is written to {@code
-   *     out}
-   * @throws IOException when {@code out} cannot be written
+   * @return 0 when done, 2 when the file or the call is wrong or there is no room for it; then
+   *     nothing is written to {@code out}
    */
-  static int run(String[] args, InputStream in, PrintStream out, PrintStream err)
-      throws IOException {
+  static int run(String[] args, Room room, InputStream in, PrintStream out, PrintStream err) {
     String file = null;
     Method method = Method.FIFO;
     int digits = 2;
     boolean summary = false;
     for (int i = 0; i < args.length; i++) {
       boolean more = i + 1 < args.length;
+      Method named = more ? method(args[i + 1]) : null;
       if (args[i].equals("--summary")) summary = true;
-      else if (args[i].equals("--method") && more && method(args[i + 1]) != null)
-        method = method(args[++i]);
-      else if (args[i].equals("--digits") && more && args[i + 1].matches("[0-6]"))
+      else if (args[i].equals("--method") && named != null) {
+        method = named;
+        i++;
+      } else if (args[i].equals("--digits") && more && args[i + 1].matches("[0-6]"))
         digits = Integer.parseInt(args[++i]);
       else if (file == null && !args[i].startsWith("--")) file = args[i];
       else return usage(err);
@@ -65,40 +72,65 @@ public final class CostCommand {
       return 2;
     }
     String name = piped ? "standard input" : path.getFileName().toString();
-    MoveFile read;
-    try (InputStream bytes = piped ? in : Files.newInputStream(path)) {
-      read = new MoveFile(name, text(bytes), method, digits);
-    } catch (IOException broken) {
+    Findings faults = new Findings(name);
+    Findings warnings = new Findings(name);
+    try (Rows rows = new Rows(room, faults);
+        InputStream bytes = piped ? in : Files.newInputStream(path)) {
+      MoveFile read = new MoveFile(text(bytes), method, digits, rows, faults);
+      rows.link();
+      Costs costs = costs(read, rows, digits, summary);
+      if (!faults.any())
+        for (int part = 0; part < rows.parts(); part++)
+          work(read, rows, part, costs, faults, warnings, digits);
+      faults.print(err);
+      if (faults.any()) return 2;
+      costs.write(out);
+      warnings.print(err);
+      return 0;
+    } catch (CharacterCodingException notText) {
       err.println(file + ": not readable as UTF-8 text");
       return 2;
-    }
-    if (!read.faults.isEmpty()) {
-      read.faults.forEach(err::println);
+    } catch (IOException broken) {
+      err.println(file + ": not worked out, " + broken.getMessage());
       return 2;
     }
-    Costing costing = new Costing(read.moves, read.methods);
-    if (!costing.faults().isEmpty()) {
-      costing
-          .faults()
-          .forEach((row, says) -> err.println(name + ":" + read.moves.line(row) + ": " + says));
-      return 2;
-    }
-    if (summary) summary(read, costing, out, digits);
-    else new CostRows(read, costing, digits).write(out);
-    int places = digits;
+  }
+
+  private static Costs costs(MoveFile read, Rows rows, int digits, boolean summary) {
+    if (summary) return new CostSums(read.items, read.methods, digits, rows.parts());
+    Aside files = rows.files();
+    return files == null
+        ? new CostRows(read.items, digits)
+        : new CostRowsAside(files, read.items, digits);
+  }
+
+  /** Works a part of the items out; what has faults is not taken into the result. */
+  private static void work(
+      MoveFile read,
+      Rows rows,
+      int part,
+      Costs costs,
+      Findings faults,
+      Findings warnings,
+      int digits)
+      throws IOException {
+    Moves moves = rows.part(part);
+    List<Method> methods = new ArrayList<>();
+    for (int item = part; item < read.methods.size(); item += rows.parts())
+      methods.add(read.methods.get(item));
+    Costing costing = new Costing(moves, methods);
+    costing.faults().forEach((row, says) -> faults.add(moves.line(row), says));
     costing
         .uncovered()
         .forEach(
             (row, open) ->
-                err.println(
-                    name
-                        + ":"
-                        + read.moves.line(row)
-                        + ": warning: "
+                warnings.add(
+                    moves.line(row),
+                    "warning: "
                         + new Quantity(open.quantity())
                         + " of this out is not covered and stands at a provisional cost of "
-                        + money(open.value(), places)));
-    return 0;
+                        + BigDecimal.valueOf(open.value(), digits).toPlainString()));
+    if (!faults.any()) costs.take(part, moves, costing);
   }
 
   /** Why a file cannot be read; empty when it can. */
@@ -126,36 +158,5 @@ public final class CostCommand {
       case "lifo" -> Method.LIFO;
       default -> null;
     };
-  }
-
-  private static String money(long minor, int digits) {
-    return BigDecimal.valueOf(minor, digits).toPlainString();
-  }
-
-  private static void summary(MoveFile file, Costing costing, PrintStream out, int digits)
-      throws IOException {
-    Writer writer =
-        new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8), 1 << 16);
-    CSVPrinter csv = new CSVPrinter(writer, CSVFormat.RFC4180);
-    int items = file.items.size();
-    long[] onHand = new long[items];
-    long[] worth = new long[items];
-    long[] cost = new long[items];
-    for (int row = 0; row < file.moves.size(); row++) {
-      int item = file.moves.item(row);
-      EventKind kind = file.moves.kind(row);
-      onHand[item] += costing.quantity(row);
-      worth[item] += costing.value(row);
-      if (kind == EventKind.OUT || kind == EventKind.BACK) cost[item] -= costing.value(row);
-    }
-    csv.printRecord("item", "method", "on_hand", "worth", "cost_out");
-    for (int item = 0; item < items; item++)
-      csv.printRecord(
-          file.items.get(item),
-          file.methods.get(item).name().toLowerCase(Locale.ROOT),
-          new Quantity(onHand[item]),
-          money(worth[item], digits),
-          money(cost[item], digits));
-    csv.flush();
   }
 }

@@ -1,5 +1,7 @@
 package zinctally.store.moves;
 
+import java.io.IOException;
+import java.io.OutputStream;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
@@ -66,7 +68,15 @@ final class Line {
     return this;
   }
 
-  byte[] bytes() {
-    return Arrays.copyOf(bytes, size);
+  int size() {
+    return size;
+  }
+
+  void clear() {
+    size = 0;
+  }
+
+  void writeTo(OutputStream out) throws IOException {
+    out.write(bytes, 0, size);
   }
 }

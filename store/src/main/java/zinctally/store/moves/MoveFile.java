@@ -17,7 +17,6 @@ import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 import zinctally.core.cost.EventKind;
 import zinctally.core.cost.Method;
-import zinctally.core.moves.Moves;
 import zinctally.core.number.Quantity;
 import zinctally.store.opening.SheetReader;
 
@@ -29,18 +28,15 @@ final class MoveFile {
   private static final List<String> COLUMNS =
       List.of("date", "item", "event", "quantity", "value", "ref", "target");
   private static final int LONGEST_FIRST_LINE = 4096;
-  final Moves moves = new Moves();
   final List<String> items = new ArrayList<>();
   final List<Method> methods = new ArrayList<>();
-  final List<String> faults = new ArrayList<>();
-  private final String name;
+  private final Findings faults;
+  private final Rows rows;
   private final boolean decimalComma;
-  private final @Nullable Method usual;
+  private final Method usual;
   private final int digits;
   private final Map<String, Integer> itemsByName = new HashMap<>();
-  private final Refs refs = new Refs(moves);
-  private final List<Referring> referring = new ArrayList<>();
-  private final Map<String, LocalDate> days = new HashMap<>();
+  private final Map<String, Integer> days = new HashMap<>();
   private final Map<String, Integer> columns = new HashMap<>();
   private int dateAt;
   private int itemAt;
@@ -51,20 +47,19 @@ final class MoveFile {
   private int targetAt;
   private int methodAt;
   private String lastDay = "";
-  private LocalDate lastDate = LocalDate.EPOCH;
-
-  /** A row that names another. */
-  private record Referring(int row, String target) {}
+  private int lastDate;
 
   /**
    * @param digits of the currency
-   * @throws IOException when it cannot be read
+   * @param rows take those of the file
+   * @throws IOException when it cannot be read, or what was read not be kept
    */
-  MoveFile(String name, BufferedReader text, @Nullable Method usual, int digits)
+  MoveFile(BufferedReader text, Method usual, int digits, Rows rows, Findings faults)
       throws IOException {
-    this.name = name;
     this.usual = usual;
     this.digits = digits;
+    this.rows = rows;
+    this.faults = faults;
     char separator = SheetReader.separator(firstLine(text));
     decimalComma = separator != ',';
     CSVFormat format = CSVFormat.RFC4180.builder().setDelimiter(separator).get();
@@ -72,9 +67,7 @@ final class MoveFile {
       read(records);
     } catch (UncheckedIOException broken) {
       faults.add(
-          name
-              + ": not readable as CSV: "
-              + Objects.requireNonNull(broken.getCause()).getMessage());
+          0, "not readable as CSV: " + Objects.requireNonNull(broken.getCause()).getMessage());
     }
   }
 
@@ -92,21 +85,20 @@ final class MoveFile {
     return line.toString();
   }
 
-  private void read(Records records) {
+  private void read(Records records) throws IOException {
     boolean first = true;
     for (Records.Batch batch = records.next(); !batch.isLast(); batch = records.next()) {
       for (int i = 0; i < batch.size(); i++) {
         if (first) {
           first = false;
           headings(batch.row(i), batch.line(i));
-          if (!faults.isEmpty()) return;
+          if (faults.any()) return;
         } else if (batch.row(i).size() > 1 || !batch.row(i).get(0).isEmpty()) {
           move(batch.row(i), batch.line(i));
         }
       }
     }
-    if (first) faults.add(name + ":1: the file is empty; its first row must hold the headings");
-    resolve();
+    if (first) faults.add(1, "the file is empty; its first row must hold the headings");
   }
 
   private void headings(CSVRecord row, int line) {
@@ -130,16 +122,15 @@ final class MoveFile {
   }
 
   private void fault(int line, String says) {
-    faults.add(name + ":" + line + ": " + says);
+    faults.add(line, says);
   }
 
   private static String cell(CSVRecord row, int at) {
     return at < 0 || at >= row.size() ? "" : row.get(at);
   }
 
-  private void move(CSVRecord row, int line) {
-    int before = faults.size();
-    LocalDate date = day(cell(row, dateAt), line);
+  private void move(CSVRecord row, int line) throws IOException {
+    int date = day(cell(row, dateAt), line);
     String item = cell(row, itemAt);
     if (item.isEmpty()) fault(line, "item is empty");
     EventKind kind = kind(cell(row, eventAt), line);
@@ -152,14 +143,12 @@ final class MoveFile {
       String typed = cell(row, quantityAt);
       quantity = number("quantity", typed, Quantity.PLACES, counts, kind, line);
       value = number("value", cell(row, valueAt), digits, valued, kind, line);
-      if (counts && quantity <= 0 && faults.size() == before)
+      if (counts && quantity <= 0 && !faults.on(line))
         fault(line, "quantity \"" + typed + "\" is not above zero");
       if (kind == EventKind.IN && value < 0)
         fault(line, "value \"" + cell(row, valueAt) + "\" is below zero");
     }
     String ref = cell(row, refAt);
-    int same = ref.isEmpty() ? -1 : refs.find(ref);
-    if (same >= 0) fault(line, "ref \"" + ref + "\" stands already on line " + moves.line(same));
     Integer known = itemsByName.get(item);
     if (known == null) {
       known = items.size();
@@ -171,15 +160,14 @@ final class MoveFile {
     }
     if (kind == null) return;
     String target = cell(row, targetAt);
-    if (!target.isEmpty()) referring.add(new Referring(moves.size(), target));
-    else if (kind == EventKind.BACK) fault(line, "target is empty; back needs the out it returns");
-    else if (kind == EventKind.CHARGE)
+    if (target.isEmpty() && kind == EventKind.BACK)
+      fault(line, "target is empty; back needs the out it returns");
+    else if (target.isEmpty() && kind == EventKind.CHARGE)
       fault(line, "target is empty; charge needs the in it belongs to");
-    moves.add(line, date, known, kind, quantity, value, ref);
-    if (!ref.isEmpty() && same < 0) refs.add(moves.size() - 1);
+    rows.add(new Row(line, date, known, kind, quantity, value, ref, target));
   }
 
-  private LocalDate day(String typed, int line) {
+  private int day(String typed, int line) {
     if (typed.equals(lastDay)) return lastDate;
     try {
       lastDate = days.computeIfAbsent(typed, MoveFile::fourDigitYear);
@@ -187,15 +175,15 @@ final class MoveFile {
       return lastDate;
     } catch (DateTimeParseException notADate) {
       fault(line, "date \"" + typed + "\" is not a date such as 2026-03-09");
-      return LocalDate.EPOCH;
+      return 0;
     }
   }
 
-  private static LocalDate fourDigitYear(String typed) {
+  private static int fourDigitYear(String typed) {
     LocalDate date = LocalDate.parse(typed);
     if (date.getYear() < 0 || date.getYear() > 9999)
       throw new DateTimeParseException("a year of four digits", typed, 0);
-    return date;
+    return (int) date.toEpochDay();
   }
 
   private @Nullable EventKind kind(String typed, int line) {
@@ -216,7 +204,7 @@ final class MoveFile {
     }
   }
 
-  private @Nullable Method method(String typed, int line) {
+  private Method method(String typed, int line) {
     if (typed.isEmpty()) return usual;
     Method method = CostCommand.method(typed);
     if (method == null) fault(line, "method \"" + typed + "\" is not one of fifo, average, lifo");
@@ -274,27 +262,5 @@ final class MoveFile {
       return 0;
     }
     return typed.charAt(0) == '-' ? -number : number;
-  }
-
-  private void resolve() {
-    for (Referring r : referring) resolve(r.row, r.target);
-  }
-
-  private void resolve(int row, String target) {
-    EventKind needed =
-        switch (moves.kind(row)) {
-          case BACK -> EventKind.OUT;
-          case CHARGE, OUT -> EventKind.IN;
-          case IN, REVALUE -> null;
-        };
-    String says = "target \"" + target + "\" ";
-    int at = refs.find(target);
-    if (needed == null) fault(moves.line(row), says + "is given; this event has none");
-    else if (at < 0) fault(moves.line(row), says + "is no ref in this file");
-    else if (moves.kind(at) != needed)
-      fault(moves.line(row), says + "is not an " + needed.name().toLowerCase(Locale.ROOT));
-    else if (moves.item(at) != moves.item(row))
-      fault(moves.line(row), says + "belongs to another item");
-    else moves.refer(row, at);
   }
 }

@@ -8,6 +8,10 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -23,6 +27,7 @@ class CostCommandTest {
           + "2026-01-04,T,out,180,,S2,\n2026-01-05,T,in,210,6930.00,C,\n";
 
   @TempDir Path folder;
+  private int most = 1000;
   private final ByteArrayOutputStream out = new ByteArrayOutputStream();
   private final ByteArrayOutputStream err = new ByteArrayOutputStream();
 
@@ -35,9 +40,10 @@ class CostCommandTest {
     return run("", args);
   }
 
-  private int run(String piped, String... args) throws Exception {
+  private int run(String piped, String... args) {
     return CostCommand.run(
         args,
+        new CostCommand.Room(most, folder),
         new ByteArrayInputStream(piped.getBytes(StandardCharsets.UTF_8)),
         new PrintStream(out, true),
         new PrintStream(err, true));
@@ -163,5 +169,60 @@ class CostCommandTest {
             folder + ": this is a folder; name the movement file in it",
             "standard input:1: the file is empty; its first row must hold the headings");
     assertThat(out.size()).isZero();
+  }
+
+  @Test
+  void more_rows_than_memory_holds_give_the_same() throws Exception {
+    for (long seed = 1; seed <= 20; seed++) {
+      boolean faulty = seed % 2 == 0;
+      String moves = trade(new Random(seed), 400, faulty);
+      for (String[] options : new String[][] {{}, {"--summary"}}) {
+        most = 1000;
+        int status = cost(moves, options);
+        String said = out.toString() + err;
+        out.reset();
+        err.reset();
+        most = 50;
+        assertThat(cost(moves, options)).as("seed " + seed).isEqualTo(status);
+        assertThat(out.toString() + err).as("seed " + seed).isEqualTo(said);
+        assertThat(status).as(said).isEqualTo(faulty ? 2 : 0);
+        out.reset();
+        err.reset();
+      }
+    }
+    try (Stream<Path> left = Files.list(folder)) {
+      assertThat(left).containsExactly(folder.resolve("MOVES.csv"));
+    }
+  }
+
+  /** Some hundred items; outs that are not covered, returns, charges; and with faults, of names. */
+  private static String trade(Random dice, int rows, boolean faulty) {
+    StringBuilder text = new StringBuilder(HEAD);
+    List<String> ins = new ArrayList<>();
+    List<String> outs = new ArrayList<>();
+    for (int row = 0; row < rows; row++) {
+      String item = "\"Räume, " + dice.nextInt(170) + "\"";
+      String date = "2026-0" + (1 + dice.nextInt(9)) + "-11," + item;
+      String ref = "R" + (faulty && dice.nextInt(40) == 0 ? dice.nextInt(row + 1) : row);
+      int what = dice.nextInt(6);
+      if (what == 0 && !ins.isEmpty()) {
+        String in = ins.get(dice.nextInt(ins.size()));
+        String of = faulty && dice.nextInt(9) == 0 ? item : in.substring(0, in.indexOf('|'));
+        String target = in.substring(in.indexOf('|') + 1);
+        text.append("2026-10-01,").append(of).append(",charge,,1.10,,").append(target);
+      } else if (what == 1 && !outs.isEmpty()) {
+        String[] of = outs.remove(dice.nextInt(outs.size())).split("\\|");
+        text.append("2026-10-02,").append(of[0]).append(",back,1,,,").append(of[1]);
+      } else if (what < 4) {
+        text.append(date).append(",in,2,").append(dice.nextInt(900)).append(".07,").append(ref);
+        text.append(',');
+        ins.add(item + "|" + ref);
+      } else {
+        text.append(date).append(",out,1,,").append(ref).append(',');
+        outs.add(item + "|" + ref);
+      }
+      text.append("\n");
+    }
+    return text.toString();
   }
 }
