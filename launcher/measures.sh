@@ -44,9 +44,9 @@ crash() { # rounds
   db_sql -e 'drop database zinc_bench_crash'
 }
 
-book_up() { program_up "$1" "$2" "zinc_bench_$1" own; } # book, port: serves one of the books that are measured
+book_up() { measured_up "$1" "$2" "zinc_bench_$1" own; } # book, port: serves one of the books that are measured
 
-program_up() { # its name, port, database, profile
+measured_up() { # its name, port, database, profile
   local pid=$HOME_DIR/run/$1.pid
   (WEB_PORT=$2; WEB_ADDRESS=127.0.0.1; java_app "$3" --spring.profiles.active="$4" </dev/null >> "$HOME_DIR/log/$1.log" 2>&1) &
   echo $! > "$pid"
@@ -138,10 +138,10 @@ many_books() { # books, people at once, seconds: small books in one house, made 
   trap 'stop_one many; stop_one db' EXIT
   if ! there_is zinc_demo; then
     say "Making the demo book ..."
-    program_up many "$port" zinc_demo demo; stop_one many
+    measured_up many "$port" zinc_demo demo; stop_one many
   fi
   dump zinc_demo > "$dump"
-  program_up many "$port" zinc_house house
+  measured_up many "$port" zinc_house house
   say "Making $books books ..."
   for i in $(seq "$books"); do
     there_is "zinc_b_shop$i" && continue
@@ -149,7 +149,7 @@ many_books() { # books, people at once, seconds: small books in one house, made 
     gzip -dc "$dump" | db_sql "zinc_b_shop$i"
     db_sql zinc_house -e "insert ignore into hosted (name, title, people_most, at_once_most, megabytes_most, made_at) values ('shop$i', 'Shop $i', 20, $people, 2000, now())"
   done
-  stop_one many; program_up many "$port" zinc_house house; say "at the start: $(held many)"
+  stop_one many; measured_up many "$port" zinc_house house; say "at the start: $(held many)"
   bench_java -Djdk.httpclient.allowRestrictedHeaders=host \
     zinctally.bench.house.ManyBooks "http://127.0.0.1:$port" books.localhost "$books" "$people" "$3"
   say "after that: $(held many)"; busy many > /dev/null; sleep 120; say "in two minutes without anybody:"; busy many

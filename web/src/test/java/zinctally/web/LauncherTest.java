@@ -8,7 +8,9 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.temporal.IsoFields;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -148,5 +150,19 @@ class LauncherTest {
       String now, String book, boolean served, @TempDir Path home) throws Exception {
     Files.writeString(Files.createDirectories(home.resolve("run")).resolve("web.book"), now);
     backups("HOME_DIR=" + home + ";", (served ? "" : "! ") + "served " + book);
+  }
+
+  /** All files are read into one shell, where of two with a name the later one is taken. */
+  @Test
+  void no_two_functions_of_the_launcher_have_one_name() throws IOException {
+    List<String> names = new ArrayList<>();
+    try (Stream<Path> files = Files.list(Path.of("../launcher"))) {
+      for (Path file : files.filter(f -> f.toString().endsWith(".sh")).toList())
+        Pattern.compile("^(\\w+)\\(\\)", Pattern.MULTILINE)
+            .matcher(Files.readString(file))
+            .results()
+            .forEach(found -> names.add(found.group(1)));
+    }
+    assertThat(names).hasSizeGreaterThan(50).doesNotHaveDuplicates();
   }
 }
