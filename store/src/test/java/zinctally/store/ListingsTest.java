@@ -296,15 +296,36 @@ class ListingsTest {
     assertThat(all).isPositive();
     for (Listing.Column column : listing.shown())
       for (String turn : List.of("", "-")) {
-        List<String> ids = new ArrayList<>();
-        String after = "";
-        do {
-          Page page = store.page(listing, new Ask("", List.of(), turn + column.key(), after));
-          page.rows().forEach(row -> ids.add((String) row.get("_id")));
-          after = page.next();
-        } while (after != null);
-        assertThat(ids).as(turn + column.key()).hasSize(all).doesNotHaveDuplicates();
+        assertThat(ids(listing, turn + column.key()))
+            .as(turn + column.key())
+            .hasSize(all)
+            .doesNotHaveDuplicates();
       }
+  }
+
+  @Test
+  void an_order_that_is_not_the_lists_own_can_be_made_of_its_latest_rows() {
+    Listing journal = ProveListings.journal();
+    List<String> latest = ids(journal, "");
+    Listing few = journal.orderedUpTo(20);
+    assertThat(ids(few, "-number"))
+        .containsExactlyInAnyOrderElementsOf(latest.subList(0, 20))
+        .isNotEqualTo(latest.subList(0, 20));
+    assertThat(ids(few, "sum")).containsExactlyInAnyOrderElementsOf(latest.subList(0, 2));
+    assertThat(ids(few, "-date")).isEqualTo(latest);
+    assertThat(ids(few, "date")).hasSameSizeAs(latest).doesNotHaveDuplicates();
+    assertThat(few.orderedAmong("sum")).isEqualTo(2);
+    assertThat(few.orderedAmong("date")).isEqualTo(Integer.MAX_VALUE);
+  }
+
+  private List<String> ids(Listing listing, String sort) {
+    List<String> ids = new ArrayList<>();
+    for (String after = ""; after != null; ) {
+      Page page = store.page(listing, new Ask("", List.of(), sort, after));
+      page.rows().forEach(row -> ids.add((String) row.get("_id")));
+      after = page.next();
+    }
+    return ids;
   }
 
   @ParameterizedTest(name = "{0}")

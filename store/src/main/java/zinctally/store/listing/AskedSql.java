@@ -17,8 +17,12 @@ final class AskedSql {
   private final Listing listing;
   private final Map<String, Object> params;
   private final List<String> conditions = new ArrayList<>();
+  private final String ownKey;
+  private final String ownOrder;
   private final String key;
   private final String order;
+  private final int among;
+  private String after = "";
 
   AskedSql(Listing listing, Ask ask) {
     this.listing = listing;
@@ -28,11 +32,14 @@ final class AskedSql {
     boolean down = sort.startsWith("-");
     Listing.Column by = Objects.requireNonNull(listing.column(Listing.bare(sort)));
     // the column of the first sort is never null, so that its index gives the order
+    this.ownKey = Objects.requireNonNull(listing.column(Listing.bare(listing.sort()))).sql();
+    this.ownOrder = listing.sort().startsWith("-") ? " desc" : "";
     this.key =
-        sort.equals(listing.sort())
-            ? by.sql()
+        Listing.bare(sort).equals(Listing.bare(listing.sort()))
+            ? ownKey
             : "coalesce(" + by.sql() + ", " + (by.type().figure() ? "0" : "''") + ")";
     this.order = down ? " desc" : "";
+    this.among = listing.orderedAmong(sort);
     filter(ask.filter());
     ask.narrow().forEach(this::narrow);
     after(ask.after(), down);
@@ -42,8 +49,56 @@ final class AskedSql {
     return params;
   }
 
+  /** Whether the order is made among some of the rows, of which only then all is read. */
+  boolean ordersFirst() {
+    return among < Integer.MAX_VALUE;
+  }
+
   /** The rows in their order, with {@code _key} and {@code _id} to go on from. */
   String rows(int atMost) {
+    return whole()
+        + (after.isEmpty() ? "" : " and " + after.formatted(key, listing.id()))
+        + " order by "
+        + key
+        + order
+        + ", "
+        + listing.id()
+        + order
+        + (atMost == Integer.MAX_VALUE ? "" : " limit " + atMost);
+  }
+
+  /** {@code _key} and {@code _id} of the rows in their order, made among the first of the list. */
+  String keys(int atMost) {
+    return "select _key, _id from (select "
+        + key
+        + " as _key, "
+        + listing.id()
+        + " as _id"
+        + from()
+        + " order by "
+        + ownKey
+        + ownOrder
+        + ", "
+        + listing.id()
+        + ownOrder
+        + " limit "
+        + among
+        + ") _first"
+        + (after.isEmpty() ? "" : " where " + after.formatted("_key", "_id"))
+        + " order by _key"
+        + order
+        + ", _id"
+        + order
+        + " limit "
+        + atMost;
+  }
+
+  /** Some rows in no order, by {@code :ids}. */
+  String some() {
+    return whole() + " and " + listing.id() + " in (:ids)";
+  }
+
+  private String whole() {
     return "select "
         + listing.columns().stream()
             .map(c -> c.sql() + " as `" + c.key() + "`")
@@ -53,14 +108,7 @@ final class AskedSql {
         + " as _key, "
         + listing.id()
         + " as _id"
-        + from()
-        + " order by "
-        + key
-        + order
-        + ", "
-        + listing.id()
-        + order
-        + (atMost == Integer.MAX_VALUE ? "" : " limit " + atMost);
+        + from();
   }
 
   /** How many there are, counted no further than to a bound. */
@@ -130,24 +178,23 @@ final class AskedSql {
     }
   }
 
-  private void after(String after, boolean down) {
-    int cut = after.indexOf(CUT);
+  /** Goes on after a row, of which {@code %1$s} is the key and {@code %2$s} the id. */
+  private void after(String row, boolean down) {
+    int cut = row.indexOf(CUT);
     if (cut < 0) return;
-    String afterKey = param(after.substring(0, cut));
-    String afterId = param(after.substring(cut + 1));
-    conditions.add(key + (down ? " <= " : " >= ") + afterKey);
-    conditions.add(
-        "("
-            + key
-            + ", "
-            + listing.id()
-            + ") "
+    String afterKey = param(row.substring(0, cut));
+    String afterId = param(row.substring(cut + 1));
+    after =
+        "%1$s "
+            + (down ? "<= " : ">= ")
+            + afterKey
+            + " and (%1$s, %2$s) "
             + (down ? "<" : ">")
             + " ("
             + afterKey
             + ", "
             + afterId
-            + ")");
+            + ")";
   }
 
   /** A word anywhere, without the sign that stands after it where a list gathers several. */

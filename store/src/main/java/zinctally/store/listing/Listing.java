@@ -23,6 +23,8 @@ import zinctally.core.papers.PaperKind;
  * @param most rows that are added up at most, so that no page waits for the whole history
  * @param subtotals what rows come to that belong together, the outermost first
  * @param running how a column that adds up row by row is worked out a page at a time; null for none
+ * @param orderedUpTo rows among which any order but its own is made, the first of its own; zero for
+ *     all
  */
 public record Listing(
     String name,
@@ -35,8 +37,12 @@ public record Listing(
     List<PaperKind> of,
     int most,
     List<Subtotal> subtotals,
-    @Nullable Running running) {
+    @Nullable Running running,
+    int orderedUpTo) {
   private static final int USUAL = 10_000;
+
+  /** What is asked row by row takes so many times as long as what stands in the row. */
+  private static final int DEARER = 10;
 
   public Listing(
       String name,
@@ -46,7 +52,7 @@ public record Listing(
       String id,
       String sort,
       String empty) {
-    this(name, from, params, columns, id, sort, empty, List.of(), USUAL, List.of(), null);
+    this(name, from, params, columns, id, sort, empty, List.of(), USUAL, List.of(), null, 0);
   }
 
   /**
@@ -60,7 +66,8 @@ public record Listing(
 
   /** The same with subtotals, the outermost first. */
   public Listing subtotalled(List<Subtotal> levels) {
-    return new Listing(name, from, params, columns, id, sort, empty, of, most, levels, running);
+    return new Listing(
+        name, from, params, columns, id, sort, empty, of, most, levels, running, orderedUpTo);
   }
 
   /**
@@ -78,7 +85,8 @@ public record Listing(
 
   /** The same with a column that adds up. */
   Listing running(Running column) {
-    return new Listing(name, from, params, columns, id, sort, empty, of, most, subtotals, column);
+    return new Listing(
+        name, from, params, columns, id, sort, empty, of, most, subtotals, column, orderedUpTo);
   }
 
   /** The same with what each row adds in the place of what rows add up to. */
@@ -89,7 +97,7 @@ public record Listing(
             .map(c -> c.key().equals(running.column) ? c.saying(running.part) : c)
             .toList();
     return new Listing(
-        name, running.from, params, parts, id, sort, empty, of, most, subtotals, null);
+        name, running.from, params, parts, id, sort, empty, of, most, subtotals, null, orderedUpTo);
   }
 
   /** Those that stand when it is sorted so: in another order than its own, none. */
@@ -104,12 +112,35 @@ public record Listing(
    */
   public Listing leading(Function<Column, String> where) {
     List<Column> led = columns.stream().map(c -> c.leading(where.apply(c))).toList();
-    return new Listing(name, from, params, led, id, sort, empty, of, most, subtotals, running);
+    return new Listing(
+        name, from, params, led, id, sort, empty, of, most, subtotals, running, orderedUpTo);
   }
 
   /** The same, added up to more rows: for lists that grow with what is sold, not with sales. */
   public Listing addedUpTo(int rows) {
-    return new Listing(name, from, params, columns, id, sort, empty, of, rows, subtotals, running);
+    return new Listing(
+        name, from, params, columns, id, sort, empty, of, rows, subtotals, running, orderedUpTo);
+  }
+
+  /**
+   * The same, for lists that grow with the history and whose rows are found by their id: an order
+   * other than its own is made among so many rows, those that come first in its own.
+   */
+  public Listing orderedUpTo(int rows) {
+    return new Listing(
+        name, from, params, columns, id, sort, empty, of, most, subtotals, running, rows);
+  }
+
+  /**
+   * Among how many rows, the first of its own order, one that is asked for is made.
+   *
+   * @return {@link Integer#MAX_VALUE} for all
+   */
+  public int orderedAmong(String asked) {
+    Column by = column(bare(asked));
+    if (orderedUpTo == 0 || by == null || by.drawn() || bare(asked).equals(bare(sort)))
+      return Integer.MAX_VALUE;
+    return by.sql().contains("(select") ? orderedUpTo / DEARER : orderedUpTo;
   }
 
   /** The same, of its rows only those for which a condition of SQL holds, too. */
@@ -125,7 +156,8 @@ public record Listing(
         of,
         most,
         subtotals,
-        null);
+        null,
+        orderedUpTo);
   }
 
   /** The same, a list of papers of these kinds, whose names its SQL has as {@code :kinds}. */
@@ -133,7 +165,18 @@ public record Listing(
     Map<String, Object> all = new HashMap<>(params);
     all.put("kinds", Stream.of(kinds).map(PaperKind::name).toList());
     return new Listing(
-        name, from, all, columns, id, sort, empty, List.of(kinds), most, subtotals, running);
+        name,
+        from,
+        all,
+        columns,
+        id,
+        sort,
+        empty,
+        List.of(kinds),
+        most,
+        subtotals,
+        running,
+        orderedUpTo);
   }
 
   /** What a column holds, and so how it is shown, compared and exported. */
@@ -266,7 +309,8 @@ public record Listing(
   }
 
   private Listing with(List<Column> others) {
-    return new Listing(name, from, params, others, id, sort, empty, of, most, subtotals, running);
+    return new Listing(
+        name, from, params, others, id, sort, empty, of, most, subtotals, running, orderedUpTo);
   }
 
   /** Whether an order that is asked for is one this list has. */

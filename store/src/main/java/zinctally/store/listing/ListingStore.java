@@ -45,12 +45,26 @@ public class ListingStore {
   public Page page(Listing listing, Ask ask) {
     if (listing.running() != null && ask.isOwnOrder(listing))
       return added(listing, listing.running(), ask);
-    List<Map<String, Object>> rows = new ArrayList<>();
-    run(jdbc, listing, ask, PAGE + 1, rows::add);
+    AskedSql sql = new AskedSql(listing, ask);
+    List<Map<String, Object>> rows = sql.ordersFirst() ? ordered(listing, sql) : new ArrayList<>();
+    if (!sql.ordersFirst()) read(jdbc, listing, sql.rows(PAGE + 1), sql.params(), rows::add);
     if (rows.size() <= PAGE) return new Page(rows, null);
     Map<String, Object> last = rows.get(PAGE - 1);
     return new Page(
         rows.subList(0, PAGE), last.get("_key") + String.valueOf(AskedSql.CUT) + last.get("_id"));
+  }
+
+  /**
+   * Which rows come first is asked of what they are ordered by alone; only those are read whole.
+   */
+  private List<Map<String, Object>> ordered(Listing listing, AskedSql sql) {
+    List<Long> ids = jdbc.query(sql.keys(PAGE + 1), sql.params(), (row, n) -> row.getLong("_id"));
+    if (ids.isEmpty()) return List.of();
+    Map<String, Map<String, Object>> byId = new HashMap<>();
+    Map<String, Object> params = new HashMap<>(sql.params());
+    params.put("ids", ids);
+    read(jdbc, listing, sql.some(), params, row -> byId.put(String.valueOf(row.get("_id")), row));
+    return ids.stream().map(String::valueOf).map(byId::get).filter(Objects::nonNull).toList();
   }
 
   /** A page of a list whose own SQL adds up through all its rows: adds up those of the page. */
@@ -86,7 +100,8 @@ public class ListingStore {
 
   /** Every row that the filter lets through, one by one. */
   public void all(Listing listing, Ask ask, Consumer<Map<String, Object>> each) {
-    run(streamed, listing, ask.fromStart(), Integer.MAX_VALUE, each);
+    AskedSql sql = new AskedSql(listing, ask.fromStart());
+    read(streamed, listing, sql.rows(Integer.MAX_VALUE), sql.params(), each);
   }
 
   /**
@@ -122,16 +137,15 @@ public class ListingStore {
         : new Totals(rows[0], true, sums);
   }
 
-  private static void run(
+  private static void read(
       NamedParameterJdbcTemplate by,
       Listing listing,
-      Ask ask,
-      int atMost,
+      String sql,
+      Map<String, Object> params,
       Consumer<Map<String, Object>> each) {
-    AskedSql sql = new AskedSql(listing, ask);
     by.query(
-        sql.rows(atMost),
-        sql.params(),
+        sql,
+        params,
         row -> {
           Map<String, Object> map = new LinkedHashMap<>();
           for (Listing.Column c : listing.columns()) map.put(c.key(), value(row, c));

@@ -16,6 +16,9 @@ import zinctally.store.listing.Listing.Column;
  * {@code party w} and {@code place l}, and the columns made of them.
  */
 final class Papers {
+  /** Papers that are brought into another order than theirs while one waits. */
+  private static final int AT_A_GLANCE = 100_000;
+
   private Papers() {}
 
   static final String PAPER = "/papers/{id}";
@@ -82,6 +85,7 @@ final class Papers {
             "p.id",
             "-date",
             empty)
+        .orderedUpTo(AT_A_GLANCE)
         .of(kinds);
   }
 

@@ -18,6 +18,9 @@ import zinctally.store.sql.Waiting;
 
 /** The ledger, and what waits for its other half. */
 public final class ProveListings {
+  /** Rows of the ledger that are brought into another order than theirs while one waits. */
+  private static final int AT_A_GLANCE = 10_000;
+
   private ProveListings() {}
 
   /** The lines of one month behind its sales, or behind its cost of goods sold. */
@@ -49,36 +52,38 @@ public final class ProveListings {
   /** The journal, an entry a row. */
   public static Listing journal() {
     return new Listing(
-        "Journal",
-        """
+            "Journal",
+            """
         journal j straight_join paper p on p.id = j.paper_id
         straight_join paper_kind k on k.kind = p.kind left join party w on w.id = p.party_id
         where true""",
-        Map.of(),
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("date", "Date", "j.date", DATE),
-            new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
-            new Column("kind", "What", "concat(k.words, if(j.reverses, ', taken back', ''))", TEXT),
-            new Column("party", "Who", "w.name", TEXT),
-            new Column("debit", "Debited", accounts("> 0"), TEXT).alone(),
-            new Column("credit", "Credited", accounts("< 0"), TEXT).alone(),
-            new Column(
-                "sum",
-                "Sum",
-                """
+            Map.of(),
+            List.of(
+                new Column("id", "", "p.id", HIDDEN),
+                new Column("date", "Date", "j.date", DATE),
+                new Column("number", "Paper", "p.number", TEXT, Papers.PAPER),
+                new Column(
+                    "kind", "What", "concat(k.words, if(j.reverses, ', taken back', ''))", TEXT),
+                new Column("party", "Who", "w.name", TEXT),
+                new Column("debit", "Debited", accounts("> 0"), TEXT).alone(),
+                new Column("credit", "Credited", accounts("< 0"), TEXT).alone(),
+                new Column(
+                    "sum",
+                    "Sum",
+                    """
                 (select coalesce(sum(m.amount), 0) from journal_line m
                  where m.journal_id = j.id and m.amount > 0)""",
-                MONEY,
-                Papers.PAPER)),
-        "j.id",
-        "-date",
-        "Nothing has been posted.");
+                    MONEY,
+                    Papers.PAPER)),
+            "j.id",
+            "-date",
+            "Nothing has been posted.")
+        .orderedUpTo(AT_A_GLANCE);
   }
 
   private static String accounts(String side) {
     return "(select group_concat(distinct concat(a.code, ' ', a.name) order by a.code separator"
-        + " ', ') from journal_line m join account a on a.id = m.account_id"
+        + " ', ') from journal_line m straight_join account a on a.id = m.account_id"
         + " where m.journal_id = j.id and m.amount "
         + side
         + ")";
@@ -112,18 +117,20 @@ public final class ProveListings {
     if (centres) columns.add(new Column("centre", "Cost centre", "c.name", TEXT));
     columns.add(new Column("memo", "Note", "l.memo", TEXT));
     return new Listing(
-        "Journal, line by line",
-        """
-        journal_line l straight_join journal j on j.id = l.journal_id
+            "Journal, line by line",
+            """
+        journal_line l force index for order by (line_by_date)
+        straight_join journal j on j.id = l.journal_id
         straight_join paper p on p.id = j.paper_id straight_join account a on a.id = l.account_id
         left join item i on i.id = l.item_id left join party w on w.id = l.party_id
         left join centre c on c.id = l.centre_id
         where true""",
-        Map.of(),
-        columns,
-        "l.id",
-        "-date",
-        "Nothing has been posted.");
+            Map.of(),
+            columns,
+            "l.id",
+            "-date",
+            "Nothing has been posted.")
+        .orderedUpTo(AT_A_GLANCE);
   }
 
   /** Who did what to which thing, latest first. */
@@ -140,27 +147,32 @@ public final class ProveListings {
 
   private static Listing audit(String which, Map<String, Object> params) {
     return new Listing(
-        "Audit trail",
-        "audit a left join paper p on a.subject = 'paper' and p.id = a.subject_id"
-            + " left join item i on a.subject = 'item' and i.id = a.subject_id"
-            + " left join party w on a.subject in ('customer', 'supplier') and w.id = a.subject_id"
-            + " where "
-            + which,
-        params,
-        List.of(
-            new Column("id", "", "a.id", HIDDEN),
-            new Column("paper", "", "p.id", HIDDEN),
-            new Column("at", "When", "a.at", TIME),
-            new Column("login", "Who", "a.login", TEXT),
-            new Column("subject", "What", "a.subject", TEXT),
-            new Column(
-                "thing", "Which", "coalesce(p.number, i.name, w.name)", TEXT, "/ask/audit/{id}"),
-            new Column("what", "Done", "a.what", TEXT, "/ask/audit/{id}"),
-            new Column("before", "Before", "left(a.before_text, 60)", TEXT, "/ask/audit/{id}"),
-            new Column("note", "After", "left(a.after_text, 60)", TEXT, "/ask/audit/{id}")),
-        "a.id",
-        "-at",
-        "Nothing has been done yet.");
+            "Audit trail",
+            "audit a left join paper p on a.subject = 'paper' and p.id = a.subject_id"
+                + " left join item i on a.subject = 'item' and i.id = a.subject_id"
+                + " left join party w on a.subject in ('customer', 'supplier') and w.id = a.subject_id"
+                + " where "
+                + which,
+            params,
+            List.of(
+                new Column("id", "", "a.id", HIDDEN),
+                new Column("paper", "", "p.id", HIDDEN),
+                new Column("at", "When", "a.at", TIME),
+                new Column("login", "Who", "a.login", TEXT),
+                new Column("subject", "What", "a.subject", TEXT),
+                new Column(
+                    "thing",
+                    "Which",
+                    "coalesce(p.number, i.name, w.name)",
+                    TEXT,
+                    "/ask/audit/{id}"),
+                new Column("what", "Done", "a.what", TEXT, "/ask/audit/{id}"),
+                new Column("before", "Before", "left(a.before_text, 60)", TEXT, "/ask/audit/{id}"),
+                new Column("note", "After", "left(a.after_text, 60)", TEXT, "/ask/audit/{id}")),
+            "a.id",
+            "-at",
+            "Nothing has been done yet.")
+        .orderedUpTo(AT_A_GLANCE);
   }
 
   /** Lines that waited for a bill or invoice, or for their goods, at the end of a day. */

@@ -62,7 +62,7 @@ public final class StatementListings {
            select l.account_id, if(l.date < :from, -l.amount, 0),
              if(l.date < :from, 0, -greatest(l.amount, 0)),
              if(l.date < :from, 0, -greatest(-l.amount, 0))
-           from journal j join journal_line l on l.journal_id = j.id
+           from journal j straight_join journal_line l on l.journal_id = j.id
            where j.entered_at > :known and j.date <= :to) t on t.account_id = a.id
          group by a.id) t
         where true""",
@@ -200,13 +200,14 @@ public final class StatementListings {
             "j.id",
             "-entered",
             "Nothing was entered since then that is of these days.")
+        .orderedUpTo(10 * A_GLANCE)
         .addedUpTo(A_GLANCE);
   }
 
   private static String of(String which, String sign) {
     return "(select coalesce(sum("
         + sign
-        + "l.amount), 0) from journal_line l join account a on a.id = l.account_id"
+        + "l.amount), 0) from journal_line l straight_join account a on a.id = l.account_id"
         + " where l.journal_id = j.id and "
         + which
         + ")";

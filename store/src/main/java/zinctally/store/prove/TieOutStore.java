@@ -74,8 +74,8 @@ public class TieOutStore {
               where entered_at > :known and posting_date <= :date
               union all
               select l.item_id, 0, -l.amount, l.account_id from journal j
-              join journal_line l on l.journal_id = j.id
-              join account a on a.id = l.account_id and a.role = 'STOCK'
+              straight_join journal_line l on l.journal_id = j.id
+              straight_join account a on a.id = l.account_id and a.role = 'STOCK'
               where j.entered_at > :known and j.date <= :date) t
             left join item i on i.id = t.item_id
             left join item_group g on g.id = i.group_id
@@ -129,7 +129,7 @@ public class TieOutStore {
               where entered_at > :known and posting_date <= :date
               union all
               select l.account_id, 0, -l.amount from journal j
-              join journal_line l on l.journal_id = j.id
+              straight_join journal_line l on l.journal_id = j.id
               where j.entered_at > :known and j.date <= :date) t
             join account a on a.id = t.account_id where a.role = 'STOCK'
             group by a.id order by a.code
@@ -166,9 +166,9 @@ public class TieOutStore {
               json_value(v.text, '$.fields.override') as why
             from paper_kind k straight_join paper p on p.kind = k.kind
             straight_join journal j on j.paper_id = p.id
-            straight_join journal_line l on l.journal_id = j.id
-            join account a on a.id = l.account_id
-            join paper_version v on v.paper_id = p.id and v.version = p.version
+            straight_join journal_line l force index (line_by_journal) on l.journal_id = j.id
+            straight_join account a on a.id = l.account_id
+            straight_join paper_version v on v.paper_id = p.id and v.version = p.version
             left join item i on i.id = l.item_id
             where k.by_hand and a.role = ? and l.date <= ?
             group by p.id, a.id, l.item_id having amount <> 0 order by min(l.date), p.id

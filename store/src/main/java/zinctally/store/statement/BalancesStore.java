@@ -65,7 +65,7 @@ public class BalancesStore {
                   select account_id, amount from journal_line where date between :month and :day
                   union all
                   select l.account_id, -l.amount from journal j
-                  join journal_line l on l.journal_id = j.id
+                  straight_join journal_line l on l.journal_id = j.id
                   where j.entered_at > :known and j.date <= :day) t
                 group by account_id
                 """)
@@ -97,10 +97,10 @@ public class BalancesStore {
         sql.sql(
                 """
                 select l.account_id, sum(l.amount) from paper_kind k
-                join paper p on p.kind = k.kind and p.date <= :to
-                join journal j on j.paper_id = p.id and j.date between :from and :to
+                straight_join paper p on p.kind = k.kind and p.date <= :to
+                straight_join journal j on j.paper_id = p.id and j.date between :from and :to
                   and j.entered_at <= :known
-                join journal_line l on l.journal_id = j.id
+                straight_join journal_line l on l.journal_id = j.id
                 where k.opening group by l.account_id
                 """)
             .param("from", from)

@@ -148,7 +148,10 @@ class Cells {
     };
   }
 
-  Foot foot(Listing listing, Totals totals) {
+  /**
+   * @param among rows among which the order was made that they stand in
+   */
+  Foot foot(Listing listing, Totals totals, int among) {
     List<Column> shown = listing.shown();
     int lead = 0;
     while (lead < shown.size() && !shown.get(lead).summed()) lead++;
@@ -156,6 +159,11 @@ class Cells {
         totals.whole()
             ? "In all " + totals.rows()
             : "More than " + totals.rows() + "; filter them for what they come to";
+    if (among < Integer.MAX_VALUE && (!totals.whole() || totals.rows() > among))
+      words +=
+          ". This order is of the "
+              + (listing.sort().startsWith("-") ? "latest " : "first ")
+              + among;
     return new Foot(
         words,
         lead,

@@ -46,7 +46,10 @@ class ListViews {
         heads,
         ListChoices.columns(whole, listing),
         page.rows().stream().flatMap(row -> cells.rows(listing, ask.sort(), row).stream()).toList(),
-        ask.after().isEmpty() ? cells.foot(listing, store.totals(listing, ask, page)) : null,
+        ask.after().isEmpty()
+            ? cells.foot(
+                listing, store.totals(listing, ask, page), listing.orderedAmong(ask.sort()))
+            : null,
         // however the person sorts it meanwhile elsewhere, this list goes on as it began
         page.next() == null ? null : here.with("sort", sort).with("after", page.next()).toString(),
         listing.empty(),

@@ -228,7 +228,7 @@ class ListingFiles {
     context.setVariable("columns", listing.shown());
     context.setVariable("rows", rows);
     Totals totals = sums.totals();
-    context.setVariable("foot", cells.foot(listing, totals));
+    context.setVariable("foot", cells.foot(listing, totals, Integer.MAX_VALUE));
     context.setVariable("all", totals.rows() <= MOST_PRINTED);
     context.setVariable("paper", paper);
     context.setVariable("book", books.book());
