@@ -134,7 +134,8 @@ public final class FreshBook implements AutoCloseable {
     return new Made(context, schema, new Moment(newSql(), schema));
   }
 
-  private static JdbcTemplate newSql() {
+  /** The server itself, beside the book. */
+  public static JdbcTemplate newSql() {
     return new JdbcTemplate(
         new DriverManagerDataSource(
             server(), System.getenv("ZINC_DB_USER"), System.getenv("ZINC_DB_PASSWORD")));
