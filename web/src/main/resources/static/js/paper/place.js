@@ -63,13 +63,20 @@ export const place = () => {
     const cell = f.dataset.for && $(`[data-cell="${f.dataset.for}"]`, paper);
     if (!cell || (!touched.has(cell.dataset.cell) && !cell.value && !asked)) return;
     cell.setAttribute("aria-invalid", "true");
-    const says = $(`[data-fault="${f.dataset.for}"]`, paper);
-    if (!says) return;
+    const says = $(`[data-fault="${f.dataset.for}"]`, paper) || beside(cell);
     says.id = "fault-" + f.dataset.for.replace(/\W/g, "-");
     says.textContent = f.dataset.asked ? "asked about beside" : $("span", f).textContent;
     says.hidden = false;
     cell.setAttribute("aria-describedby", says.id);
   });
+};
+// of hundreds of cells few are ever wrong: only those have a place for what is
+const beside = (cell) => {
+  const says = document.createElement("small");
+  says.className = "fault";
+  says.dataset.fault = cell.dataset.cell;
+  (cell.closest(".numbers") || cell.parentElement).append(says);
+  return says;
 };
 // an empty cell is only called wrong once she has been there, or has asked to post
 const touched = new Set();

@@ -32,7 +32,8 @@ export const renumber = (row, i) => {
   all("input", row).forEach((input) => {
     input.name = `rows[${i}].${input.dataset.col}`;
     input.dataset.cell = `rows.${i}.${input.dataset.col}`;
-    input.setAttribute("aria-label", input.getAttribute("aria-label").replace(/\d+$/, String(i + 1)));
+    const label = input.getAttribute("aria-label");
+    if (label) input.setAttribute("aria-label", label.replace(/\d+$/, String(i + 1)));
   });
   all("[data-fault]", row).forEach((f) => { f.dataset.fault = f.dataset.fault.replace(/^rows\.\d+/, `rows.${i}`); });
 };
