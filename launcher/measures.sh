@@ -44,7 +44,13 @@ crash() { # rounds
   db_sql -e 'drop database zinc_bench_crash'
 }
 
-book_up() { measured_up "$1" "$2" "zinc_bench_$1" own; } # book, port: serves one of the books that are measured
+book_up() { # book, port: serves one of the books that are measured, once it has done with the check after its start
+  local checked; checked=$(db_sql -N "zinc_bench_$1" -e 'select count(*) from check_run')
+  measured_up "$1" "$2" "zinc_bench_$1" own
+  [ "$1" != hands ] || return 0
+  for _ in $(seq 3600); do [ "$(db_sql -N "zinc_bench_$1" -e 'select count(*) from check_run')" = "$checked" ] || return 0; sleep 1; done
+  fail "the check of $1 did not end in an hour"
+}
 
 measured_up() { # its name, port, database, profile
   local pid=$HOME_DIR/run/$1.pid
@@ -120,10 +126,7 @@ plans() { # pages: every page of the big book once; then what the database looke
   there_is zinc_bench_big || fail "there is no big book yet; ./zinc-tally bench fill makes it"
   ! open_port "$port" || fail "port $port is taken by another program; set ZINC_HANDS_PORT to a free one"
   trap 'stop_one big; stop_one db' EXIT
-  local checked; checked=$(db_sql -N zinc_bench_big -e 'select count(*) from check_run')
   book_up big "$port"
-  # the check after its start looks through all of the book
-  for _ in $(seq 900); do [ "$(db_sql -N zinc_bench_big -e 'select count(*) from check_run')" = "$checked" ] || break; sleep 1; done
   db_sql -e 'truncate performance_schema.events_statements_summary_by_digest'
   bench_java zinctally.bench.pages.PagesBench "${1:-3000}" "http://127.0.0.1:$port"
   db_sql -t -e "select count_star as times, round(sum_rows_examined / count_star) as looked_at, round(sum_sort_rows / count_star) as sorted,

@@ -37,12 +37,15 @@ final class TaxLookup {
   List<TaxDue> due(LocalDate from, LocalDate to) {
     return sql.sql(
             """
-            select account_id, side, rate, sum(base) as base, sum(tax) as tax, date < :from as late
-            from (select account_id, side, rate, base, tax, date from tax_entry
-                  where return_id is null and date <= :to
-                  union all
-                  select account_id, side, rate, base, tax, date from tax_entry
-                  where return_id = :amends and date <= :to) t
+            select account_id, side, rate, sum(base) as base, sum(tax) as tax, late from (
+              select account_id, side, rate, sum(base) as base, sum(tax) as tax,
+                date < :from as late
+              from tax_entry where return_id is null and date <= :to
+              group by account_id, side, rate, late
+              union all
+              select account_id, side, rate, sum(base), sum(tax), date < :from as late
+              from tax_entry where return_id = :amends and date <= :to
+              group by account_id, side, rate, late) t
             group by account_id, side, rate, late having base <> 0 or tax <> 0
             order by late desc, side desc, rate, account_id
             """)

@@ -89,11 +89,13 @@ public class DayStore {
   public Overdue overdue(String kind, LocalDate date) {
     return sql.sql(
             """
-            select count(*), coalesce(sum(abs(o.open)), 0), min(o.due) from open_item o
-            join party w on w.id = o.party_id
-            where w.kind = :kind and o.due < :date
-              and case when :kind = 'CUSTOMER' then o.open > 0 else o.open < 0 end
-            """)
+            select coalesce(sum(o.items), 0), coalesce(sum(o.open), 0), min(o.due) from (
+              select party_id, count(*) as items, sum(abs(open)) as open, min(due) as due
+              from open_item force index (open_by_due)
+              where due < :date and open %s 0 group by party_id) o
+            straight_join party w on w.id = o.party_id and w.kind = :kind
+            """
+                .formatted(kind.equals("CUSTOMER") ? ">" : "<"))
         .param("kind", kind)
         .param("date", date)
         .query(
