@@ -96,6 +96,8 @@ class ListingsTest {
         HandleListings.writeDowns(),
         ProveListings.byHand(),
         ProveListings.journalLines(true),
+        ProveListings.month(LocalDate.of(2026, 3, 1), false),
+        ProveListings.month(LocalDate.of(2026, 3, 1), true),
         DayListings.dayBook(LocalDate.of(2026, 1, 1)),
         StatementListings.trialBalance(DATE.minusDays(40), DATE, Optional.empty()),
         SalesListings.map(DATE.minusDays(40), DATE),

@@ -29,10 +29,10 @@ public final class ProveListings {
     return new Listing(
         cost ? "Cost of goods sold" : "Sales",
         """
-        account a join journal_line l on l.account_id = a.id and l.date between :first and :last
-        join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
+        journal_line l force index (line_by_date) straight_join account a on a.id = l.account_id
+        straight_join journal j on j.id = l.journal_id straight_join paper p on p.id = j.paper_id
         left join item i on i.id = l.item_id left join party w on w.id = p.party_id
-        where\s"""
+        where l.date between :first and :last and\s"""
             + accounts,
         Map.of("first", month, "last", month.plusMonths(1).minusDays(1)),
         List.of(
