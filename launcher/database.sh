@@ -77,7 +77,7 @@ alter user zinc@'$client' identified by '$word';
 revoke all privileges, grant option from zinc@'$client';
 grant all on \`zinc\_%\`.* to zinc@'$client' with grant option;
 grant binlog monitor, binlog replay, binlog admin on *.* to zinc@'$client';
-$DB_GRANTS
+$(printf '%s\n' "${DB_GRANTS[@]}")
 $(for book in own demo bench_hands bench_small bench_big; do printf "create user if not exists zinc_app_%s@'$client' identified by '%s';\nalter user zinc_app_%s@'$client' identified by '%s';\n" "$book" "$app" "$book" "$app"; done)
 create user if not exists zinc_app@'$client' identified by '$app';
 alter user zinc_app@'$client' identified by '$app';

@@ -3,7 +3,7 @@
 
 house_settings() { # what a database server that keeps many books needs besides
   DB_CONNECTIONS=${ZINC_DB_CONNECTIONS:-600}
-  DB_GRANTS+="grant create user on *.* to zinc@'$DB_CLIENT';" # an account for each book
+  DB_GRANTS+=("grant create user on *.* to zinc@'$DB_CLIENT';") # an account for each book
 }
 
 house_ready() { # that the server that runs was started for it

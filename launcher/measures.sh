@@ -2,7 +2,7 @@
 # What is measured and tried hard, on a database server of its own. ./zinc-tally sources this.
 
 look_on() { # the database keeps count of what it does, for plans
-  DB_MORE=(--performance-schema=ON); DB_GRANTS+="grant select, drop on performance_schema.* to zinc@'$DB_CLIENT';"
+  DB_MORE=(--performance-schema=ON); DB_GRANTS+=("grant select, drop on performance_schema.* to zinc@'$DB_CLIENT';")
 }
 
 build_measures() {
@@ -44,10 +44,11 @@ crash() { # rounds
   db_sql -e 'drop database zinc_bench_crash'
 }
 
-book_up() { # book, port: serves one of the books that are measured, once it has done with the check after its start
+book_up() { measured_up "$1" "$2" "zinc_bench_$1" own; } # book, port: serves one of the books that are measured
+
+checked_up() { # book, port: the same, and waits until the check is over that looks through all of it after its start
   local checked; checked=$(db_sql -N "zinc_bench_$1" -e 'select count(*) from check_run')
-  measured_up "$1" "$2" "zinc_bench_$1" own
-  [ "$1" != hands ] || return 0
+  book_up "$1" "$2"
   for _ in $(seq 3600); do [ "$(db_sql -N "zinc_bench_$1" -e 'select count(*) from check_run')" = "$checked" ] || return 0; sleep 1; done
   fail "the check of $1 did not end in an hour"
 }
@@ -94,7 +95,7 @@ pages() { # every page of the small and of the big book
   there_is zinc_bench_big || fail "there is no big book yet; ./zinc-tally bench fill makes it"
   for taken in "$port" "$((port + 1))"; do ! open_port "$taken" || fail "port $taken is taken by another program; set ZINC_HANDS_PORT to a free one"; done
   trap 'stop_one small; stop_one big; stop_one db' EXIT
-  book_up small "$port"; book_up big "$((port + 1))"
+  checked_up small "$port"; checked_up big "$((port + 1))"
   bench_java zinctally.bench.pages.PagesBench "${1:-3000}" "http://127.0.0.1:$port" "http://127.0.0.1:$((port + 1))"
 }
 
@@ -126,7 +127,7 @@ plans() { # pages: every page of the big book once; then what the database looke
   there_is zinc_bench_big || fail "there is no big book yet; ./zinc-tally bench fill makes it"
   ! open_port "$port" || fail "port $port is taken by another program; set ZINC_HANDS_PORT to a free one"
   trap 'stop_one big; stop_one db' EXIT
-  book_up big "$port"
+  checked_up big "$port"
   db_sql -e 'truncate performance_schema.events_statements_summary_by_digest'
   bench_java zinctally.bench.pages.PagesBench "${1:-3000}" "http://127.0.0.1:$port"
   db_sql -t -e "select count_star as times, round(sum_rows_examined / count_star) as looked_at, round(sum_sort_rows / count_star) as sorted,

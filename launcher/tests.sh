@@ -16,8 +16,7 @@ tests() { # maven arguments...
   in_memory
   house_settings
   # what the database takes tables to hold is set by a test of how lists are read
-  local of; for of in table index; do DB_GRANTS+=$'\n'"grant select, update on mysql.innodb_${of}_stats to zinc@'$DB_CLIENT';"; done
-  DB_GRANTS+=$'\n'"grant reload on *.* to zinc@'$DB_CLIENT';"
+  local of; for of in table index; do DB_GRANTS+=("grant select, update on mysql.innodb_${of}_stats to zinc@'$DB_CLIENT';"); done
   db_up
   trap 'stop_one db; [ -z "$DB_DATA" ] || rm -rf "$DB_DATA"' EXIT
   ZINC_DB_SERVER="jdbc:mariadb://127.0.0.1:$DB_PORT/" ZINC_DB_USER=zinc ZINC_DB_PASSWORD=$(cat "$HOME_DIR/run/db.password") \

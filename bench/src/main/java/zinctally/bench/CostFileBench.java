@@ -46,9 +46,9 @@ public final class CostFileBench {
       same(file);
       long most = 0;
       for (int round = 0; round < ROUNDS; round++) {
-        Run reading = time(started("zinctally.bench.CostFileBench", SMALL, file, null));
-        Run costing = time(started("zinctally.store.moves.CostCommand", SMALL, file, null));
-        plain[round] = time(started("zinctally.bench.PlainCosts", SMALL, file, null)).nanos;
+        Run reading = time("zinctally.bench.CostFileBench", SMALL, file, null);
+        Run costing = time("zinctally.store.moves.CostCommand", SMALL, file, null);
+        plain[round] = time("zinctally.bench.PlainCosts", SMALL, file, null).nanos;
         read[round] = reading.nanos;
         cost[round] = costing.nanos;
         most = Math.max(most, costing.kib);
@@ -79,9 +79,9 @@ public final class CostFileBench {
     Path theirs = Files.createTempFile("theirs", ".csv");
     try {
       write(file, rows, items);
-      long read = time(started("zinctally.bench.CostFileBench", SMALL, file, null)).nanos;
-      Run cost = time(started("zinctally.store.moves.CostCommand", SMALL, file, ours.toFile()));
-      long plain = time(started("zinctally.bench.PlainCosts", LARGE, file, theirs.toFile())).nanos;
+      long read = time("zinctally.bench.CostFileBench", SMALL, file, null).nanos;
+      Run cost = time("zinctally.store.moves.CostCommand", SMALL, file, ours.toFile());
+      long plain = time("zinctally.bench.PlainCosts", LARGE, file, theirs.toFile()).nanos;
       same(ours, theirs);
       Figures.say("cost, " + rows + " rows, " + items + " items", Figures.seconds(cost.nanos), "");
       Figures.say("  time against reading", Figures.ratio((double) cost.nanos / read), "");
@@ -135,16 +135,18 @@ public final class CostFileBench {
 
   private record Run(long nanos, long kib) {}
 
-  /** Waits for a program that was just started and watches its resident memory. */
-  private static Run time(Process process) throws Exception {
+  /** Runs a program of its own on the file and watches its resident memory. */
+  private static Run time(String program, String heap, Path file, @Nullable File to)
+      throws Exception {
     long start = System.nanoTime();
+    Process process = started(program, heap, file, to);
     long most = 0;
     Path status = Path.of("/proc/" + process.pid() + "/status");
     while (process.isAlive()) {
       most = Math.max(most, resident(status));
       Thread.sleep(5);
     }
-    if (process.exitValue() != 0) throw new IllegalStateException("a program failed");
+    if (process.exitValue() != 0) throw new IllegalStateException(program + " failed");
     return new Run(System.nanoTime() - start, most);
   }
 

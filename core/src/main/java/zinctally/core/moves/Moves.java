@@ -31,7 +31,7 @@ public final class Moves {
    */
   public void add(
       int line, int day, int item, EventKind kind, long quantity, long value, String ref) {
-    if (size == lines.length) room(Math.multiplyExact(size, 2));
+    if (size == lines.length) grow();
     lines[size] = line;
     days[size] = day;
     items[size] = item;
@@ -51,7 +51,8 @@ public final class Moves {
     refEnds[size] = end;
   }
 
-  private void room(int more) {
+  private void grow() {
+    int more = Math.multiplyExact(size, 2);
     lines = Arrays.copyOf(lines, more);
     days = Arrays.copyOf(days, more);
     items = Arrays.copyOf(items, more);
@@ -60,13 +61,6 @@ public final class Moves {
     values = Arrays.copyOf(values, more);
     refEnds = Arrays.copyOf(refEnds, more);
     targets = Arrays.copyOf(targets, more);
-  }
-
-  /** Forgets all rows and what they took. */
-  public void clear() {
-    size = 0;
-    room(FIRST);
-    refs = new byte[8 * FIRST];
   }
 
   /**

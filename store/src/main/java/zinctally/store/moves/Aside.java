@@ -5,10 +5,11 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.stream.Stream;
+import org.springframework.util.FileSystemUtils;
 import zinctally.core.cost.EventKind;
 import zinctally.core.moves.Moves;
 
@@ -17,7 +18,7 @@ import zinctally.core.moves.Moves;
  * name, so that who is meant is found among few; and in which order they came. One part of a kind
  * is in memory at a time.
  */
-final class Aside implements Closeable {
+final class Aside implements Kept, Closeable {
   static final int PARTS = 128;
   private static final EventKind[] KINDS = EventKind.values();
   private final Path folder;
@@ -28,6 +29,9 @@ final class Aside implements Closeable {
   private final Shelf costs;
   private final Shelf order;
   private final int[] counts = new int[PARTS];
+
+  /** For who ends the program in the middle. */
+  private final Thread atEnd = new Thread(this::clear);
 
   /**
    * @throws IOException when none can be made in that folder
@@ -40,10 +44,11 @@ final class Aside implements Closeable {
     links = new Shelf(folder, "links", PARTS);
     costs = new Shelf(folder, "costs", PARTS);
     order = new Shelf(folder, "order", 1);
-    Runtime.getRuntime().addShutdownHook(new Thread(this::clear));
+    Runtime.getRuntime().addShutdownHook(atEnd);
   }
 
-  void add(Row row) throws IOException {
+  @Override
+  public void add(Row row) throws IOException {
     int part = row.item() % PARTS;
     counts[part]++;
     order.to(0).writeByte(part);
@@ -67,8 +72,8 @@ final class Aside implements Closeable {
     Shelf.write(to, name);
   }
 
-  /** Leads each target to its row, once all rows are there. */
-  void link(Findings faults) throws IOException {
+  @Override
+  public void link(Findings faults) throws IOException {
     for (Shelf shelf : List.of(rows, refs, targets, order)) shelf.close();
     for (int part = 0; part < PARTS; part++) {
       Moves named = new Moves();
@@ -97,7 +102,13 @@ final class Aside implements Closeable {
     links.close();
   }
 
-  Moves part(int part) throws IOException {
+  @Override
+  public int parts() {
+    return PARTS;
+  }
+
+  @Override
+  public Moves part(int part) throws IOException {
     Moves moves = new Moves();
     try (DataInputStream from = rows.from(part)) {
       for (int row = 0; row < counts[part]; row++) {
@@ -142,16 +153,16 @@ final class Aside implements Closeable {
   }
 
   private void clear() {
-    try (Stream<Path> files = Files.list(folder)) {
-      for (Path file : files.toList()) Files.deleteIfExists(file);
-      Files.deleteIfExists(folder);
-    } catch (IOException gone) {
-      return;
+    try {
+      FileSystemUtils.deleteRecursively(folder);
+    } catch (IOException left) {
+      throw new UncheckedIOException(left);
     }
   }
 
   @Override
   public void close() {
     clear();
+    Runtime.getRuntime().removeShutdownHook(atEnd);
   }
 }

@@ -74,14 +74,14 @@ public final class CostCommand {
     String name = piped ? "standard input" : path.getFileName().toString();
     Findings faults = new Findings(name);
     Findings warnings = new Findings(name);
-    try (Rows rows = new Rows(room, faults);
+    try (Rows rows = new Rows(room);
         InputStream bytes = piped ? in : Files.newInputStream(path)) {
       MoveFile read = new MoveFile(text(bytes), method, digits, rows, faults);
-      rows.link();
+      rows.kept().link(faults);
       Costs costs = costs(read, rows, digits, summary);
       if (!faults.any())
-        for (int part = 0; part < rows.parts(); part++)
-          work(read, rows, part, costs, faults, warnings, digits);
+        for (int part = 0; part < rows.kept().parts(); part++)
+          work(read, rows.kept(), part, costs, faults, warnings, digits);
       faults.print(err);
       if (faults.any()) return 2;
       costs.write(out);
@@ -97,7 +97,7 @@ public final class CostCommand {
   }
 
   private static Costs costs(MoveFile read, Rows rows, int digits, boolean summary) {
-    if (summary) return new CostSums(read.items, read.methods, digits, rows.parts());
+    if (summary) return new CostSums(read.items, read.methods, digits, rows.kept().parts());
     Aside files = rows.files();
     return files == null
         ? new CostRows(read.items, digits)
@@ -107,7 +107,7 @@ public final class CostCommand {
   /** Works a part of the items out; what has faults is not taken into the result. */
   private static void work(
       MoveFile read,
-      Rows rows,
+      Kept rows,
       int part,
       Costs costs,
       Findings faults,

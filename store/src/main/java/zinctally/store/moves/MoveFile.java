@@ -3,6 +3,7 @@ package zinctally.store.moves;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.CharacterCodingException;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -66,6 +67,7 @@ final class MoveFile {
     try (Records records = new Records(CSVParser.parse(text, format))) {
       read(records);
     } catch (UncheckedIOException broken) {
+      if (broken.getCause() instanceof CharacterCodingException notText) throw notText;
       faults.add(
           0, "not readable as CSV: " + Objects.requireNonNull(broken.getCause()).getMessage());
     }
@@ -214,15 +216,11 @@ final class MoveFile {
   private long number(
       String column, String typed, int places, boolean wanted, EventKind kind, int line) {
     if (typed.isEmpty() && !wanted) return 0;
-    if (typed.isEmpty()) fault(line, column + " is empty; " + word(kind) + " needs one");
+    if (typed.isEmpty()) fault(line, column + " is empty; " + kind.word() + " needs one");
     else if (!wanted)
-      fault(line, column + " \"" + typed + "\" is given; " + word(kind) + " has none");
+      fault(line, column + " \"" + typed + "\" is given; " + kind.word() + " has none");
     else return scaled(column, typed, places, line);
     return 0;
-  }
-
-  private static String word(EventKind kind) {
-    return kind.name().toLowerCase(Locale.ROOT);
   }
 
   /** A plain decimal as a whole number of its smallest places. */

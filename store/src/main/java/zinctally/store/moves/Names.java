@@ -1,6 +1,5 @@
 package zinctally.store.moves;
 
-import java.util.Locale;
 import zinctally.core.cost.EventKind;
 import zinctally.core.moves.Moves;
 
@@ -37,14 +36,10 @@ final class Names {
     String wrong;
     if (needed == null) wrong = "is given; this event has none";
     else if (at < 0) wrong = "is no ref in this file";
-    else if (named.kind(at) != needed) wrong = "is not an " + word(needed);
+    else if (named.kind(at) != needed) wrong = "is not an " + needed.word();
     else if (named.item(at) != item) wrong = "belongs to another item";
     else return at;
     faults.add(line, "target \"" + target + "\" " + wrong);
     return -1;
-  }
-
-  private static String word(EventKind kind) {
-    return kind.name().toLowerCase(Locale.ROOT);
   }
 }

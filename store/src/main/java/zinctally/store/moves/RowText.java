@@ -37,22 +37,12 @@ final class RowText {
     }
     EventKind kind = moves.kind(row);
     text.add(date).comma().add(items.get(moves.item(row))).comma();
-    text.add(word(kind)).comma().add(quoted(moves.ref(row))).comma();
+    text.add(kind.word()).comma().add(quoted(moves.ref(row))).comma();
     if (kind != EventKind.CHARGE && kind != EventKind.REVALUE)
       text.decimal(costing.quantity(row), Quantity.PLACES, true);
     text.comma().decimal(costing.value(row), digits, false);
     text.comma().decimal(costing.onHand(row), Quantity.PLACES, true);
     text.comma().decimal(costing.worth(row), digits, false).end();
-  }
-
-  private static String word(EventKind kind) {
-    return switch (kind) {
-      case IN -> "in";
-      case OUT -> "out";
-      case BACK -> "back";
-      case CHARGE -> "charge";
-      case REVALUE -> "revalue";
-    };
   }
 
   /** As CSV has it; plain letters and digits stand as they are. */

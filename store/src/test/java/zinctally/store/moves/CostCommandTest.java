@@ -161,11 +161,18 @@ class CostCommandTest {
     Files.write(
         file, (HEAD + "2026-01-01,Käse,in,1,1.00,,\n").getBytes(StandardCharsets.ISO_8859_1));
     assertThat(run("", file.toString())).isEqualTo(2);
+    Path late = folder.resolve("LATE.csv");
+    Files.write(
+        late,
+        (HEAD + "2026-01-01,T,in,1,1.00,,\n".repeat(9000) + "2026-01-01,Käse,in,1,1.00,,\n")
+            .getBytes(StandardCharsets.ISO_8859_1));
+    assertThat(run("", late.toString())).isEqualTo(2);
     assertThat(run("", folder.toString())).isEqualTo(2);
     assertThat(run("", "-")).isEqualTo(2);
     assertThat(err.toString().lines())
         .containsExactly(
             file + ": not readable as UTF-8 text",
+            late + ": not readable as UTF-8 text",
             folder + ": this is a folder; name the movement file in it",
             "standard input:1: the file is empty; its first row must hold the headings");
     assertThat(out.size()).isZero();
