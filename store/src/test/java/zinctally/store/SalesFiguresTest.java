@@ -102,7 +102,16 @@ class SalesFiguresTest extends OneBookTest {
   @ParameterizedTest
   @EnumSource
   void however_sales_are_summed_they_come_to_what_the_ledger_says(SalesListings.By by) {
-    for (LocalDate from : List.of(FIRST, LocalDate.of(2026, 4, 1), LocalDate.of(2026, 5, 1))) {
+    // days before all history, many of them, and none
+    List<LocalDate> begins =
+        List.of(
+            LocalDate.of(1990, 1, 1),
+            FIRST,
+            LocalDate.of(2026, 4, 1),
+            LocalDate.of(2026, 5, 1),
+            LAST,
+            LAST.plusDays(1));
+    for (LocalDate from : begins) {
       Listing sales = SalesListings.sales(by, from, LAST);
       assertThat(sum(sales, "net")).isEqualTo(-ledger("a.kind = 'INCOME'", from, LAST));
       assertThat(sum(sales, "cost")).isEqualTo(ledger("a.role = 'COST_OF_GOODS_SOLD'", from, LAST));

@@ -9,13 +9,13 @@ import static zinctally.store.listing.Listing.Type.QUANTITY;
 import static zinctally.store.listing.Listing.Type.TEXT;
 
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import zinctally.store.listing.Listing.Column;
+import zinctally.store.sql.AccountLines;
 
 /**
  * Sales, their cost and their margin, as the ledger has them on their day: revenue from the papers'
@@ -100,8 +100,6 @@ public final class SalesListings {
         left join party w on w.id = p.party_id left join place l on l.id = p.place_id
         left join app_user u on u.login = p.seller""");
 
-    private static final int DAY_BY_DAY = 5_000;
-
     private final String ofLine;
     private final String journal;
     private final String ofEntry;
@@ -121,10 +119,8 @@ public final class SalesListings {
     /**
      * Revenue, cost and quantity, with the first day and the last one of a sale, from {@code :from}
      * to {@code :to}.
-     *
-     * @param days how many they are
      */
-    String sold(long days) {
+    String sold(LocalDate from, LocalDate to) {
       return """
       (select x.k, sum(x.net) as net, sum(x.cost) as cost, sum(x.quantity) as quantity,
          min(x.first) as first, max(x.last) as last from (
@@ -142,17 +138,7 @@ public final class SalesListings {
          and a.paper_id <> f.paper_id
        where f.date between :from and :to group by 1) x group by x.k)"""
           .strip()
-          .formatted(ofLine, lines(days) + journal, ofEntry, ofFulfilment);
-    }
-
-    /** Behind an account that is looked up, an index is gone into day by day, or read whole. */
-    private static String lines(long days) {
-      return days < 0 || days > DAY_BY_DAY
-          ? "join journal_line l on l.account_id = a.id and l.date between :from and :to "
-          : """
-          straight_join seq_0_to_%d s straight_join journal_line l force index (line_of_account)
-            on l.account_id = a.id and l.date = :from + interval s.seq day\s"""
-              .formatted(days);
+          .formatted(ofLine, AccountLines.join(from, to) + journal, ofEntry, ofFulfilment);
     }
   }
 
@@ -193,7 +179,7 @@ public final class SalesListings {
             + (by == By.ITEM ? OF_ITEM : "")
             + (paper ? OF_PAPER : "")
             + "sum(t.quantity) as quantity, sum(t.net) as net, sum(t.cost) as cost from "
-            + by.along.sold(ChronoUnit.DAYS.between(from, to))
+            + by.along.sold(from, to)
             + " t "
             + by.along.names
             + " group by 1, 2 having net <> 0 or cost <> 0) s where true",
@@ -211,7 +197,7 @@ public final class SalesListings {
         "(select i.id as k, i.name, i.code, coalesce(s.net, 0) as net, coalesce(s.cost, 0) as cost,"
             + " coalesce(s.quantity, 0) as quantity, coalesce(h.worth, 0) as worth, s.last"
             + " from item i left join cost_pool h on h.item_id = i.id left join "
-            + Along.ITEM.sold(ChronoUnit.DAYS.between(from, to))
+            + Along.ITEM.sold(from, to)
             + " s on s.k = i.id where s.k is not null or h.worth <> 0) s where true",
         Map.of("from", from, "to", to),
         List.of(

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import zinctally.store.sql.AccountLines;
 
 /** Which rate of tax a line usually bears, and how the report ties out. */
 @Repository
@@ -157,11 +158,12 @@ public class TaxStore {
               (select coalesce(sum(if(e.side = 'SALES_TAX', e.tax, -e.tax)), 0) from tax_entry e
                where e.date between :from and :to)
             from (select a.role, l.amount from account a
-                  join journal_line l on l.account_id = a.id and l.date between :from and :to
+                  %s
                   join journal j on j.id = l.journal_id join paper p on p.id = j.paper_id
                   join paper_kind k on k.kind = p.kind and not k.opening and not k.declares
                   where a.role in ('SALES_TAX', 'PURCHASE_TAX')) t
-            """)
+            """
+                .formatted(AccountLines.join(from, to)))
         .param("from", from)
         .param("to", to)
         .query((row, n) -> new TieOut(row.getLong(1), row.getLong(2), row.getLong(3)))

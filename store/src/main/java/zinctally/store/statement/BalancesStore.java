@@ -12,6 +12,7 @@ import org.springframework.stereotype.Repository;
 import zinctally.core.number.Money;
 import zinctally.core.statement.Balances;
 import zinctally.core.statement.Known;
+import zinctally.store.sql.AccountLines;
 
 /** Balances of accounts at a day, as the book knows them now or knew them at a moment. */
 @Repository
@@ -81,11 +82,11 @@ public class BalancesStore {
         sql.sql(
                 """
                 select l.account_id, sum(l.amount) from account a
-                join journal_line l on l.account_id = a.id and l.date between :from and :to
-                  and l.centre_id in (:centres)
+                %s and l.centre_id in (:centres)
                 join journal j on j.id = l.journal_id and j.entered_at <= :known
                 where a.kind in ('INCOME', 'EXPENSE') group by l.account_id
-                """)
+                """
+                    .formatted(AccountLines.join(from, to)))
             .param("from", from)
             .param("to", to)
             .param("known", known)
