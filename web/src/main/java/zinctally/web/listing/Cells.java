@@ -6,6 +6,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -155,22 +156,33 @@ class Cells {
     List<Column> shown = listing.shown();
     int lead = 0;
     while (lead < shown.size() && !shown.get(lead).summed()) lead++;
-    String words =
-        totals.whole()
-            ? "In all " + totals.rows()
-            : "More than " + totals.rows() + "; filter them for what they come to";
-    if (among < Integer.MAX_VALUE && (!totals.whole() || totals.rows() > among))
-      words +=
-          ". This order is of the "
-              + (listing.sort().startsWith("-") ? "latest " : "first ")
-              + among;
     return new Foot(
-        words,
+        says(listing, totals, among),
         lead,
         shown.subList(lead, shown.size()).stream()
             .map(
                 c -> c.summed() && totals.whole() ? text(c.type(), totals.sums().get(c.key())) : "")
             .toList());
+  }
+
+  /** How many there are, what to do about those that are not added up, or not in this order. */
+  static String says(Listing listing, Totals totals, int among) {
+    String says =
+        totals.whole()
+            ? "In all " + totals.rows()
+            : "More than " + totals.rows() + "; filter them for what they come to";
+    if (totals.whole() && totals.rows() <= among || among == Integer.MAX_VALUE) return says;
+    boolean latest = listing.sort().startsWith("-");
+    Column own =
+        Objects.requireNonNull(
+            listing.column(latest ? listing.sort().substring(1) : listing.sort()));
+    return says
+        + ". This order is of the "
+        + (latest ? "latest " : "first ")
+        + among
+        + ": narrow "
+        + own.heading()
+        + " for others";
   }
 
   private static @Nullable String link(String pattern, Map<String, Object> row) {
