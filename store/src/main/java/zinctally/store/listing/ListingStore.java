@@ -46,12 +46,18 @@ public class ListingStore {
     if (listing.running() != null && ask.isOwnOrder(listing))
       return added(listing, listing.running(), ask);
     AskedSql sql = new AskedSql(listing, ask);
-    List<Map<String, Object>> rows = sql.ordersFirst() ? ordered(listing, sql) : new ArrayList<>();
-    if (!sql.ordersFirst()) read(jdbc, listing, sql.rows(PAGE + 1), sql.params(), rows::add);
+    List<Map<String, Object>> rows =
+        sql.ordersFirst() ? ordered(listing, sql) : asTheyCome(listing, sql);
     if (rows.size() <= PAGE) return new Page(rows, null);
     Map<String, Object> last = rows.get(PAGE - 1);
     return new Page(
         rows.subList(0, PAGE), last.get("_key") + String.valueOf(AskedSql.CUT) + last.get("_id"));
+  }
+
+  private List<Map<String, Object>> asTheyCome(Listing listing, AskedSql sql) {
+    List<Map<String, Object>> rows = new ArrayList<>();
+    read(jdbc, listing, sql.rows(PAGE + 1), sql.params(), rows::add);
+    return rows;
   }
 
   /**
