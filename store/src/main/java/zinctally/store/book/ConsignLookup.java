@@ -2,12 +2,15 @@ package zinctally.store.book;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Place;
@@ -20,41 +23,64 @@ final class ConsignLookup {
   private final PlaceLookup places;
   private final Map<List<Object>, Optional<Terms>> terms = new HashMap<>();
 
+  /** By place and item, for those that were asked about. */
+  private final Map<List<Long>, List<Catalogue.Consigned>> consigned = new HashMap<>();
+
   ConsignLookup(JdbcClient sql, long amends, PlaceLookup places) {
     this.sql = sql;
     this.amends = amends;
     this.places = places;
   }
 
-  List<Catalogue.Consigned> consigned(long item, Place place) {
-    List<Place> here = places.consigned(place);
+  /**
+   * What suppliers have of an item at a place, what came first first; with it, at one go, what they
+   * have there of the others.
+   *
+   * @param others ids of items that are likely to be asked about next
+   */
+  List<Catalogue.Consigned> consigned(long item, Place place, Collection<Long> others) {
+    Map<Long, Place> here =
+        places.consigned(place).stream().collect(Collectors.toMap(Place::id, p -> p));
     if (here.isEmpty()) return List.of();
-    record Some(long place, long micros, long before) {}
-    List<Some> some =
-        sql.sql(
-                """
-                select t.place_id, sum(t.quantity), sum(t.took), (
-                  select min(m.date) from quantity_move m
-                  where m.item_id = :item and m.place_id = t.place_id and m.quantity > 0) as since
-                from (
-                  select place_id, quantity, 0 as took from place_stock
-                  where item_id = :item and place_id in (:places)
-                  union all
-                  select place_id, -quantity, -quantity from quantity_move
-                  where paper_id = :amends and item_id = :item and place_id in (:places)) t
-                group by t.place_id having sum(t.quantity) > 0 order by since, t.place_id
-                """)
-            .param("item", item)
-            .param("places", here.stream().map(Place::id).toList())
-            .param("amends", amends)
-            .query((row, n) -> new Some(row.getLong(1), row.getLong(2), row.getLong(3)))
-            .list();
-    List<Catalogue.Consigned> consigned = new ArrayList<>();
-    for (Some one : some)
-      here.stream()
-          .filter(p -> p.id() == one.place)
-          .forEach(p -> consigned.add(new Catalogue.Consigned(p, one.micros, one.before)));
-    return consigned;
+    if (!consigned.containsKey(key(item, place)))
+      load(
+          Stream.concat(Stream.of(item), others.stream())
+              .filter(one -> !consigned.containsKey(key(one, place)))
+              .distinct()
+              .toList(),
+          place,
+          here);
+    return consigned.getOrDefault(key(item, place), List.of());
+  }
+
+  private static List<Long> key(long item, Place place) {
+    return List.of(item, place.at());
+  }
+
+  private void load(List<Long> items, Place place, Map<Long, Place> here) {
+    items.forEach(item -> consigned.put(key(item, place), new ArrayList<>()));
+    sql.sql(
+            """
+            select t.item_id, t.place_id, sum(t.quantity), sum(t.took), (
+              select min(m.date) from quantity_move m where m.item_id = t.item_id
+                and m.place_id = t.place_id and m.quantity > 0) as since
+            from (
+              select item_id, place_id, quantity, 0 as took from place_stock
+              where item_id in (:items) and place_id in (:places)
+              union all
+              select item_id, place_id, -quantity, -quantity from quantity_move
+              where paper_id = :amends and item_id in (:items) and place_id in (:places)) t
+            group by t.item_id, t.place_id having sum(t.quantity) > 0 order by since, t.place_id
+            """)
+        .param("items", items)
+        .param("places", here.keySet())
+        .param("amends", amends)
+        .query(
+            row -> {
+              Place at = Objects.requireNonNull(here.get(row.getLong(2)));
+              Objects.requireNonNull(consigned.get(key(row.getLong(1), place)))
+                  .add(new Catalogue.Consigned(at, row.getLong(3), row.getLong(4)));
+            });
   }
 
   /** The least that is at a place from a day on, millionths. */

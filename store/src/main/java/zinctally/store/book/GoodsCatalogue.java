@@ -145,7 +145,7 @@ abstract class GoodsCatalogue implements Catalogue {
 
   @Override
   public List<Consigned> consigned(long item, Place place) {
-    return consigned.consigned(item, place);
+    return consigned.consigned(item, place, items.known());
   }
 
   @Override

@@ -22,7 +22,11 @@ import zinctally.core.papers.stock.Reason;
 final class NamedLookup {
   private final JdbcClient sql;
   private final List<Account> accounts;
-  private final Map<String, TaxRate> rates = new HashMap<>();
+
+  /** Those in use by their codes; null while nobody has asked. */
+  private @Nullable Map<String, TaxRate> rates;
+
+  /** Codes of all, in use or not. */
   private final Set<String> rateCodes = new HashSet<>();
 
   /** By name; null while nobody has asked. */
@@ -31,15 +35,23 @@ final class NamedLookup {
   NamedLookup(JdbcClient sql, List<Account> accounts) {
     this.sql = sql;
     this.accounts = accounts;
-    sql.sql("select id, code, name, percent, active from tax_rate").query(this::addRate);
   }
 
-  private void addRate(ResultSet row) throws SQLException {
-    String code = row.getString(2);
-    rateCodes.add(code);
-    if (row.getBoolean(5))
-      rates.put(
-          key(code), new TaxRate(row.getLong(1), code, row.getString(3), row.getBigDecimal(4)));
+  private Map<String, TaxRate> rates() {
+    if (rates != null) return rates;
+    Map<String, TaxRate> inUse = new HashMap<>();
+    sql.sql("select id, code, name, percent, active from tax_rate")
+        .query(
+            row -> {
+              String code = row.getString(2);
+              rateCodes.add(code);
+              if (row.getBoolean(5))
+                inUse.put(
+                    key(code),
+                    new TaxRate(row.getLong(1), code, row.getString(3), row.getBigDecimal(4)));
+            });
+    rates = inUse;
+    return inUse;
   }
 
   private static String key(String typed) {
@@ -63,6 +75,7 @@ final class NamedLookup {
 
   /** Whether a rate of tax has this code, in use or not. */
   boolean isRate(String code) {
+    rates();
     return rateCodes.contains(code);
   }
 
@@ -109,7 +122,7 @@ final class NamedLookup {
   }
 
   Optional<TaxRate> taxRate(String code) {
-    return Optional.ofNullable(rates.get(key(code)));
+    return Optional.ofNullable(rates().get(key(code)));
   }
 
   Optional<Reason> reason(String name) {

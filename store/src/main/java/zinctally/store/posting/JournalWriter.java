@@ -42,24 +42,21 @@ class JournalWriter {
   Map<LocalDate, Long> write(List<JournalEntry> journals, Of of) {
     Map<LocalDate, Long> byDate = new HashMap<>();
     if (journals.isEmpty()) return byDate;
-    List<Long> ids =
-        jdbc.queryForList(
-            "select next value for journal_id from seq_1_to_" + journals.size(), Long.class);
     List<Object[]> heads = new ArrayList<>();
+    for (JournalEntry entry : journals)
+      heads.add(
+          new Object[] {
+            entry.date(), of.paper, of.version, of.reverses, of.till.orElse(null), of.at, of.posting
+          });
+    List<Long> ids =
+        Rows.numbered(
+            jdbc,
+            "insert into journal (id, date, paper_id, version, reverses, till_id, entered_at, posting_id)"
+                + " values (next value for journal_id, ?, ?, ?, ?, ?, ?, ?)",
+            heads);
     List<Object[]> lines = new ArrayList<>();
     for (int i = 0; i < journals.size(); i++) {
       JournalEntry entry = journals.get(i);
-      heads.add(
-          new Object[] {
-            ids.get(i),
-            entry.date(),
-            of.paper,
-            of.version,
-            of.reverses,
-            of.till.orElse(null),
-            of.at,
-            of.posting
-          });
       int n = 0;
       for (JournalLine line : entry.lines()) {
         lines.add(
@@ -77,11 +74,6 @@ class JournalWriter {
             });
       }
     }
-    Rows.write(
-        jdbc,
-        "insert into journal (id, date, paper_id, version, reverses, till_id, entered_at, posting_id)"
-            + " values (?, ?, ?, ?, ?, ?, ?, ?)",
-        heads);
     Rows.write(
         jdbc,
         "insert into journal_line (journal_id, line, account_id, date, item_id, party_id, amount, memo, worked, centre_id)"

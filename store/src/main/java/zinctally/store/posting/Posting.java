@@ -154,7 +154,7 @@ public class Posting {
     LocalDateTime now = LocalDateTime.now(clock);
     long stock = worked.fresh().stream().mapToLong(f -> f.entry().value()).sum();
     int version = before.map(b -> b.version() + 1).orElse(1);
-    Optional<Long> till = tills.of(saved.draft(), paper, login, worked.work(), true);
+    Optional<Long> till = tills.of(saved.draft(), paper, login, worked.work(), book, true);
     long paperId =
         before
             .map(PaperRows.Posted::id)

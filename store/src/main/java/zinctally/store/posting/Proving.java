@@ -70,7 +70,7 @@ public class Proving {
             trying.job(paper, plan, before, Long.MAX_VALUE, book, login), before, book, null);
     if (attempt.worked().isPresent())
       try {
-        tills.of(draft, paper, login, attempt.worked().get().work(), false);
+        tills.of(draft, paper, login, attempt.worked().get().work(), book, false);
       } catch (Refused noTill) {
         return new Proof(reading, noTill.faults(), Optional.empty());
       }

@@ -146,7 +146,8 @@ class Shortages {
               select item_id, place_id, cast(null as date), quantity from place_stock
               where item_id in (:items) and place_id in (:places)
               union all
-              (select item_id, place_id, date, sum(quantity) from quantity_move
+              (select item_id, place_id, date, sum(quantity)
+               from quantity_move force index (move_by_place)
                where item_id in (:items) and place_id in (:places) and date > :after
                group by item_id, place_id, date)
               """)

@@ -2,14 +2,20 @@ package zinctally.store.posting;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import zinctally.core.ledger.JournalEntry;
+import zinctally.core.ledger.JournalLine;
+import zinctally.core.ledger.Role;
+import zinctally.core.papers.Catalogue;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.Fault;
 import zinctally.core.papers.Paper;
 import zinctally.core.papers.Place;
+import zinctally.core.papers.trade.Tender;
 import zinctally.core.proof.Proof;
 import zinctally.store.Refused;
 
@@ -31,8 +37,9 @@ class Tills {
    * @return empty when no cash moves, or none is open and the paper is not one of the counter
    * @throws Refused when it is not clear which, or the counter's cash has none
    */
-  Optional<Long> of(Draft draft, Paper paper, String login, Proof.Work work, boolean hold) {
-    if (!movesCash(Stream.concat(work.journals().stream(), work.reversals().stream())))
+  Optional<Long> of(
+      Draft draft, Paper paper, String login, Proof.Work work, Catalogue book, boolean hold) {
+    if (!movesCash(Stream.concat(work.journals().stream(), work.reversals().stream()), book))
       return Optional.empty();
     String named = draft.field("till");
     Optional<Place> at = paper.counter();
@@ -67,8 +74,8 @@ class Tills {
   }
 
   /** The till for cash that goes back: the one it came through, else one of today. */
-  Optional<Long> ofVoiding(long paper, String login, Proof.Work work) {
-    if (!movesCash(work.reversals().stream())) return Optional.empty();
+  Optional<Long> ofVoiding(long paper, String login, Proof.Work work, Catalogue book) {
+    if (!movesCash(work.reversals().stream(), book)) return Optional.empty();
     List<Open> open = open(true);
     List<Long> went =
         sql.sql("select till_id from journal where paper_id = ? and till_id is not null")
@@ -83,15 +90,16 @@ class Tills {
         .map(Open::id);
   }
 
-  private boolean movesCash(Stream<JournalEntry> journals) {
-    List<Long> accounts =
-        journals.flatMap(j -> j.lines().stream()).map(l -> l.account()).distinct().toList();
-    return !accounts.isEmpty()
-        && sql.sql(
-                "select exists (select 1 from tender where kind = 'CASH' and account_id in (:ids))")
-            .param("ids", accounts)
-            .query(Boolean.class)
-            .single();
+  /** Only accounts of money can be that of cash; most papers have none, and nothing is asked. */
+  private static boolean movesCash(Stream<JournalEntry> journals, Catalogue book) {
+    Set<Long> money =
+        journals
+            .flatMap(j -> j.lines().stream())
+            .map(JournalLine::account)
+            .distinct()
+            .filter(account -> book.account(account).role() == Role.MONEY)
+            .collect(Collectors.toSet());
+    return !money.isEmpty() && money.contains(book.tender(Tender.Kind.CASH).id());
   }
 
   private List<Open> open(boolean hold) {

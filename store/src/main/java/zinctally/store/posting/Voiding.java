@@ -78,7 +78,7 @@ public class Voiding {
     if (!faults.isEmpty()) throw new Refused(faults);
     Worker.Job job = trying.voiding(head, on, book, login);
     Worked worked = trying.attempt(job, Optional.empty(), book, held).orRefused();
-    Optional<Long> till = tills.ofVoiding(id, login, worked.work());
+    Optional<Long> till = tills.ofVoiding(id, login, worked.work(), book);
     LocalDateTime now = LocalDateTime.now(clock);
     long posting = postings.begin(id, head.version(), "voided", now, login);
     Entries.Of of = new Entries.Of(id, head.version(), till, now, posting);

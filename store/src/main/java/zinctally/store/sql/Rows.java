@@ -1,5 +1,6 @@
 package zinctally.store.sql;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -22,7 +23,27 @@ public final class Rows {
   public static void write(JdbcTemplate jdbc, String insert, List<Object[]> rows) {
     if (rows.isEmpty()) return;
     if (rows.size() > AT_ONCE) jdbc.batchUpdate(insert, rows);
-    else jdbc.update(many(insert, rows.size()), rows.stream().flatMap(Arrays::stream).toArray());
+    else jdbc.update(many(insert, rows.size()), values(rows));
+  }
+
+  /**
+   * Writes rows of a table whose {@code id} the database gives them.
+   *
+   * @param insert as for {@link #write}
+   * @return their ids, in their order
+   */
+  public static List<Long> numbered(JdbcTemplate jdbc, String insert, List<Object[]> rows) {
+    List<Long> ids = new ArrayList<>();
+    for (int from = 0; from < rows.size(); from += AT_ONCE) {
+      List<Object[]> some = rows.subList(from, Math.min(rows.size(), from + AT_ONCE));
+      ids.addAll(
+          jdbc.queryForList(many(insert, some.size()) + " returning id", Long.class, values(some)));
+    }
+    return ids;
+  }
+
+  private static Object[] values(List<Object[]> rows) {
+    return rows.stream().flatMap(Arrays::stream).toArray();
   }
 
   /** The statement with the marks of its row as often as there are rows. */
