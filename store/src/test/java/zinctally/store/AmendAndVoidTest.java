@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.store.opening.SheetReader;
@@ -253,6 +254,25 @@ class AmendAndVoidTest extends OneBookTest {
     book.voidOn("2026-03-05", journal);
     assertThat(tieOut.byHand(day, "STOCK")).isEmpty();
     assertThat(tieOut.byAccount(day)).allMatch(a -> a.ledger() == a.book());
+  }
+
+  @Test
+  void items_that_are_apart_are_counted_though_their_sums_agree() {
+    book.item("ONE", "FIFO");
+    book.item("OTHER", "FIFO");
+    book.bill("2026-03-05", "ONE", "1", "2.00", "OTHER", "1", "3.00");
+    JdbcClient.StatementSpec swap =
+        book.sql()
+            .sql(
+                "update journal_line l join account a on a.id = l.account_id and a.role = 'STOCK'"
+                    + " set l.amount = 500 - l.amount where l.item_id in"
+                    + " (select id from item where code in ('ONE', 'OTHER'))");
+    swap.update();
+    LocalDate day = LocalDate.of(2026, 3, 5);
+    List<TieOutStore.GroupLine> groups = book.get(TieOutStore.class).byGroup(day);
+    assertThat(groups).allMatch(g -> g.book() == g.ledger());
+    assertThat(groups.stream().mapToInt(TieOutStore.GroupLine::apart).sum()).isEqualTo(2);
+    swap.update();
   }
 
   @Test

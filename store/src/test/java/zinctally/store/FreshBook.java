@@ -304,7 +304,7 @@ public final class FreshBook implements AutoCloseable {
       TieOutStore tieOut = get(TieOutStore.class);
       figures.put(
           date,
-          tieOut.byItem(date)
+          tieOut.byGroup(date)
               + " "
               + tieOut.controls(date)
               + " "

@@ -173,7 +173,7 @@ class LatePapersTest {
     for (LocalDate date = LocalDate.of(2026, 1, 1);
         date.isBefore(LocalDate.of(2026, 6, 30));
         date = date.plusDays(1)) {
-      assertThat(book.get(TieOutStore.class).byItem(date)).allMatch(line -> line.apart() == 0);
+      assertThat(book.get(TieOutStore.class).byGroup(date)).allMatch(line -> line.apart() == 0);
       assertThat(book.get(TieOutStore.class).byAccount(date)).allMatch(a -> a.book() == a.ledger());
     }
   }

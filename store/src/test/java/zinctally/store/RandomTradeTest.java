@@ -246,7 +246,7 @@ class RandomTradeTest {
         day.isBefore(LocalDate.of(2026, 7, 1));
         day = day.plusDays(1)) {
       assertThat(tieOut.controls(day)).allMatch(TieOutStore.Control::agrees);
-      assertThat(tieOut.byItem(day)).allMatch(item -> item.apart() == 0);
+      assertThat(tieOut.byGroup(day)).allMatch(group -> group.apart() == 0);
       for (Awaits what :
           List.of(
               Awaits.RECEIVED_BILL,

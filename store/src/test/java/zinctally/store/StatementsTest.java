@@ -213,9 +213,10 @@ class StatementsTest extends OneBookTest {
             .filter(a -> a.role() == Role.STOCK)
             .mapToLong(a -> then.getOrDefault(a.id(), Money.ZERO).minor())
             .sum();
-    List<TieOutStore.ItemLine> lines = book.get(TieOutStore.class).byItem(day, Optional.of(moment));
-    assertThat(lines.stream().mapToLong(TieOutStore.ItemLine::ledger).sum()).isEqualTo(stock);
-    assertThat(lines.stream().mapToLong(TieOutStore.ItemLine::book).sum()).isEqualTo(stock);
+    List<TieOutStore.GroupLine> lines =
+        book.get(TieOutStore.class).byGroup(day, Optional.of(moment));
+    assertThat(lines.stream().mapToLong(TieOutStore.GroupLine::ledger).sum()).isEqualTo(stock);
+    assertThat(lines.stream().mapToLong(TieOutStore.GroupLine::book).sum()).isEqualTo(stock);
     for (boolean recent : List.of(true, false)) {
       Sums sums = new Sums(ValuationListings.valuation(day, recent, Optional.of(moment)));
       book.get(ListingStore.class)
@@ -276,7 +277,11 @@ class StatementsTest extends OneBookTest {
   @Test
   void balances_added_up_page_by_page_are_those_added_up_from_the_first_line() {
     for (int i = 0; i < 130; i++)
-      journal("2026-06-%02d".formatted(1 + i / 9), "1000", "6300", String.valueOf(1 + i % 7));
+      journal(
+          LocalDate.of(2026, 4, 12).plusDays(i / 2).toString(),
+          "1000",
+          "6300",
+          String.valueOf(1 + i % 7));
     long account =
         book.get(AccountStore.class).all().stream()
             .filter(a -> a.code().equals("6300"))
@@ -286,7 +291,7 @@ class StatementsTest extends OneBookTest {
     Listing listing =
         StatementListings.account(
             account,
-            LocalDate.of(2026, 6, 1),
+            LocalDate.of(2026, 4, 15),
             LocalDate.of(2026, 6, 30),
             -5_00,
             Optional.empty(),
@@ -302,7 +307,7 @@ class StatementsTest extends OneBookTest {
       page.rows().forEach(row -> paged.add(row.get("_id") + " " + row.get("balance")));
       after = page.next();
     }
-    assertThat(paged).isEqualTo(whole).hasSizeGreaterThanOrEqualTo(130);
+    assertThat(paged).isEqualTo(whole).hasSizeGreaterThanOrEqualTo(124);
     Page first = lists.page(listing, Ask.ALL);
     assertThat(lists.totals(listing, Ask.ALL, first).rows()).isEqualTo(whole.size());
     assertThat(lists.page(listing, Ask.of("no such word")).rows()).isEmpty();

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.statement.Known;
@@ -17,27 +18,75 @@ public class TieOutStore {
     this.sql = sql;
   }
 
+  /**
+   * Items of one group with worth or balance at a date; of no group, what in the ledger names no
+   * item.
+   *
+   * @param group id and name; zero and null for what names no item
+   * @param items how many
+   * @param apart how many of them, or of journals that name no item, are not the same in both
+   */
+  public record GroupLine(
+      long group, @Nullable String name, long book, long ledger, int items, int apart) {}
+
   /** One item, or what in the ledger names no item, when {@code item} is zero. */
-  public record ItemLine(
-      long item,
-      String code,
-      String name,
-      long group,
-      String groupName,
-      long account,
-      long book,
-      long ledger) {
+  public record ItemLine(long item, String code, String name, long book, long ledger) {
     public long apart() {
       return ledger - book;
     }
   }
 
   /**
-   * Every item with worth or balance at the end of {@code date}: years and months before from
-   * totals, the rest of the month from entries.
+   * Each item once, added up where it lies before it comes together: years and months before from
+   * totals, the rest of the month from entries, less what was entered after a moment.
    */
-  public List<ItemLine> byItem(LocalDate date) {
-    return byItem(date, Optional.empty());
+  private static final String BY_ITEM =
+      """
+      (select u.item_id, sum(u.book) as book, sum(u.ledger) as ledger from (
+         select item_id, sum(value) as book, 0 as ledger from item_year
+         where year < :year group by item_id
+         union all
+         select item_id, sum(value), 0 from item_month
+         where month >= makedate(:year, 1) and month < :month group by item_id
+         union all
+         select item_id, sum(value), 0 from cost_entry
+         where posting_date between :month and :date group by item_id
+         union all
+         select item_id, 0, sum(amount) from stock_account_year
+         where year < :year group by item_id
+         union all
+         select item_id, 0, sum(amount) from stock_account_month
+         where month >= makedate(:year, 1) and month < :month group by item_id
+         union all
+         select l.item_id, 0, sum(l.amount)
+         from journal_line l force index (line_added_up)
+         straight_join account a on a.id = l.account_id and a.role = 'STOCK'
+         where l.date between :month and :date group by l.item_id
+         union all
+         select item_id, -value, 0 from cost_entry
+         where entered_at > :known and posting_date <= :date
+         union all
+         select l.item_id, 0, -l.amount from journal j
+         straight_join journal_line l on l.journal_id = j.id
+         straight_join account a on a.id = l.account_id and a.role = 'STOCK'
+         where j.entered_at > :known and j.date <= :date) u
+       group by u.item_id having book <> 0 or ledger <> 0) t
+      left join item i on i.id = t.item_id
+      left join item_group g on g.id = i.group_id
+      """;
+
+  private JdbcClient.StatementSpec asked(
+      String statement, LocalDate date, Optional<LocalDateTime> known) {
+    return sql.sql(statement)
+        .param("year", date.getYear())
+        .param("month", date.withDayOfMonth(1))
+        .param("date", date)
+        .param("known", known.orElse(Known.NOW));
+  }
+
+  /** Every group with worth or balance at the end of {@code date}. */
+  public List<GroupLine> byGroup(LocalDate date) {
+    return byGroup(date, Optional.empty());
   }
 
   /**
@@ -45,59 +94,48 @@ public class TieOutStore {
    *
    * @param known empty for all that is known now
    */
-  public List<ItemLine> byItem(LocalDate date, Optional<LocalDateTime> known) {
-    return sql.sql(
-            """
-            select t.item_id, i.code, i.name, g.id as group_id, g.name as group_name,
-              sum(t.book) as book, sum(t.ledger) as ledger, max(t.account_id) as account
-            from (
-              select item_id, value as book, 0 as ledger, 0 as account_id
-              from item_year where year < :year
-              union all
-              select item_id, value, 0, 0 from item_month
-              where month >= makedate(:year, 1) and month < :month
-              union all
-              select item_id, value, 0, 0 from cost_entry
-              where posting_date between :month and :date
-              union all
-              select item_id, 0, amount, account_id from stock_account_year where year < :year
-              union all
-              select item_id, 0, amount, account_id from stock_account_month
-              where month >= makedate(:year, 1) and month < :month
-              union all
-              select l.item_id, 0, l.amount, l.account_id
-              from journal_line l force index (line_added_up)
-              straight_join account a on a.id = l.account_id and a.role = 'STOCK'
-              where l.date between :month and :date
-              union all
-              select item_id, -value, 0, 0 from cost_entry
-              where entered_at > :known and posting_date <= :date
-              union all
-              select l.item_id, 0, -l.amount, l.account_id from journal j
-              straight_join journal_line l on l.journal_id = j.id
-              straight_join account a on a.id = l.account_id and a.role = 'STOCK'
-              where j.entered_at > :known and j.date <= :date) t
-            left join item i on i.id = t.item_id
-            left join item_group g on g.id = i.group_id
-            group by t.item_id
-            having book <> 0 or ledger <> 0
-            order by g.name, i.code
-            """)
-        .param("year", date.getYear())
-        .param("month", date.withDayOfMonth(1))
-        .param("date", date)
-        .param("known", known.orElse(Known.NOW))
+  public List<GroupLine> byGroup(LocalDate date, Optional<LocalDateTime> known) {
+    return asked(
+            "select g.id, g.name, sum(t.book), sum(t.ledger), count(i.id),"
+                + " sum(t.book <> t.ledger) from "
+                + BY_ITEM
+                + " group by g.id order by g.name",
+            date,
+            known)
+        .query(
+            (row, n) ->
+                new GroupLine(
+                    row.getLong(1),
+                    row.getString(2),
+                    row.getLong(3),
+                    row.getLong(4),
+                    row.getInt(5),
+                    row.getInt(6)))
+        .list();
+  }
+
+  /**
+   * Every item of a group with worth or balance at the end of {@code date}, what is apart first.
+   *
+   * @param group zero for what names no item
+   * @param known empty for all that is known now
+   */
+  public List<ItemLine> byItem(LocalDate date, Optional<LocalDateTime> known, long group) {
+    return asked(
+            "select t.item_id, i.code, i.name, t.book, t.ledger from "
+                + BY_ITEM
+                + " where coalesce(g.id, 0) = :group order by t.book = t.ledger, i.code",
+            date,
+            known)
+        .param("group", group)
         .query(
             (row, n) ->
                 new ItemLine(
-                    row.getLong("item_id"),
-                    row.getString("code"),
-                    row.getString("name"),
-                    row.getLong("group_id"),
-                    row.getString("group_name"),
-                    row.getLong("account"),
-                    row.getLong("book"),
-                    row.getLong("ledger")))
+                    row.getLong(1),
+                    row.getString(2),
+                    row.getString(3),
+                    row.getLong(4),
+                    row.getLong(5)))
         .list();
   }
 

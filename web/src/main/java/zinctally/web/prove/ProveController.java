@@ -5,9 +5,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -31,28 +29,17 @@ class ProveController {
     this.clock = clock;
   }
 
-  /** A group's sums, with its items when it is opened. */
-  record GroupLine(long id, String name, long book, long ledger, int items) {}
-
   @GetMapping("/prove")
   String tieOut(
       @RequestParam(required = false) Long group, Model model, HttpServletRequest request) {
     Asked asked = new Asked(request, model, clock);
     LocalDate at = asked.date();
     Optional<LocalDateTime> known = asked.known();
-    List<TieOutStore.ItemLine> items = tieOut.byItem(at, known);
-    Map<Long, GroupLine> groups = new LinkedHashMap<>();
-    for (TieOutStore.ItemLine item : items) {
-      String name = item.groupName() == null ? "No item named" : item.groupName();
-      groups.merge(
-          item.group(),
-          new GroupLine(item.group(), name, item.book(), item.ledger(), 1),
-          (a, b) ->
-              new GroupLine(
-                  a.id(), name, a.book() + b.book(), a.ledger() + b.ledger(), a.items() + 1));
-    }
-    long book = items.stream().mapToLong(TieOutStore.ItemLine::book).sum();
-    long ledger = items.stream().mapToLong(TieOutStore.ItemLine::ledger).sum();
+    List<TieOutStore.GroupLine> groups = tieOut.byGroup(at, known);
+    List<TieOutStore.AccountLine> accounts = tieOut.byAccount(at, known);
+    long apart =
+        groups.stream().mapToLong(TieOutStore.GroupLine::apart).sum()
+            + accounts.stream().filter(a -> a.book() != a.ledger()).count();
     List<TieOutStore.DayLine> days = tieOut.days(at);
     LocalDate first = books.book().cutOver();
     LocalDate last = at.isAfter(asked.today()) ? at : asked.today();
@@ -60,14 +47,14 @@ class ProveController {
     model.addAttribute("last", last);
     model.addAttribute("lastDay", ChronoUnit.DAYS.between(first, last));
     model.addAttribute("day", Math.max(0, ChronoUnit.DAYS.between(first, at)));
-    model.addAttribute("groups", groups.values());
+    model.addAttribute("groups", groups);
     model.addAttribute("opened", group);
-    model.addAttribute(
-        "items", items.stream().filter(i -> group != null && i.group() == group).toList());
-    model.addAttribute("bookSum", book);
-    model.addAttribute("ledgerSum", ledger);
-    model.addAttribute("itemCount", items.stream().filter(i -> i.item() != 0).count());
-    model.addAttribute("byAccount", tieOut.byAccount(at, known));
+    model.addAttribute("items", group == null ? List.of() : tieOut.byItem(at, known, group));
+    model.addAttribute("bookSum", groups.stream().mapToLong(TieOutStore.GroupLine::book).sum());
+    model.addAttribute("ledgerSum", groups.stream().mapToLong(TieOutStore.GroupLine::ledger).sum());
+    model.addAttribute("itemCount", groups.stream().mapToInt(TieOutStore.GroupLine::items).sum());
+    model.addAttribute("inStep", apart == 0);
+    model.addAttribute("byAccount", accounts);
     model.addAttribute("byHand", tieOut.byHand(at, "STOCK"));
     model.addAttribute("controls", known.isPresent() ? List.of() : tieOut.controls(at));
     model.addAttribute("days", days);
