@@ -22,6 +22,7 @@ final class AskedSql {
   private final String key;
   private final String order;
   private final int among;
+  private final boolean ordersFirst;
   private String after = "";
 
   AskedSql(Listing listing, Ask ask) {
@@ -40,6 +41,7 @@ final class AskedSql {
             : "coalesce(" + by.sql() + ", " + (by.type().figure() ? "0" : "''") + ")";
     this.order = down ? " desc" : "";
     this.among = listing.orderedAmong(sort);
+    this.ordersFirst = listing.ordersFirst(sort);
     filter(ask.filter());
     ask.narrow().forEach(this::narrow);
     after(ask.after(), down);
@@ -49,32 +51,22 @@ final class AskedSql {
     return params;
   }
 
-  /** Whether the order is made among some of the rows, of which only then all is read. */
+  /** Whether which rows come first is to be asked before all of them is read. */
   boolean ordersFirst() {
-    return among < Integer.MAX_VALUE;
+    return ordersFirst;
   }
 
   /** The rows in their order, with {@code _key} and {@code _id} to go on from. */
   String rows(int atMost) {
-    return whole()
-        + (after.isEmpty() ? "" : " and " + after.formatted(key, listing.id()))
-        + " order by "
-        + key
-        + order
-        + ", "
-        + listing.id()
-        + order
-        + (atMost == Integer.MAX_VALUE ? "" : " limit " + atMost);
+    return whole() + goingOn(" and ", key, listing.id(), atMost);
   }
 
   /** {@code _key} and {@code _id} of the rows in their order, made among the first of the list. */
   String keys(int atMost) {
-    return "select _key, _id from (select "
-        + key
-        + " as _key, "
-        + listing.id()
-        + " as _id"
-        + from()
+    String all = "select " + key + " as _key, " + listing.id() + " as _id" + from();
+    if (among == Integer.MAX_VALUE) return all + goingOn(" and ", key, listing.id(), atMost);
+    return "select _key, _id from ("
+        + all
         + " order by "
         + ownKey
         + ownOrder
@@ -84,13 +76,19 @@ final class AskedSql {
         + " limit "
         + among
         + ") _first"
-        + (after.isEmpty() ? "" : " where " + after.formatted("_key", "_id"))
-        + " order by _key"
+        + goingOn(" where ", "_key", "_id", atMost);
+  }
+
+  /** In the order asked for, from where it goes on. */
+  private String goingOn(String joined, String key, String id, int atMost) {
+    return (after.isEmpty() ? "" : joined + after.formatted(key, id))
+        + " order by "
+        + key
         + order
-        + ", _id"
+        + ", "
+        + id
         + order
-        + " limit "
-        + atMost;
+        + (atMost == Integer.MAX_VALUE ? "" : " limit " + atMost);
   }
 
   /** Some rows in no order, by {@code :ids}. */

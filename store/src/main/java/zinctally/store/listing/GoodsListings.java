@@ -31,16 +31,19 @@ public final class GoodsListings {
         from item_month m where m.item_id = i.id
           and m.month > last_day(current_date) - interval 13 month), ''))""";
 
+  private static final String SELLS_AT =
+      "(select p.price from item_price p where p.item_id = i.id"
+          + " and p.list_id = (select min(id) from price_list) and "
+          + Prices.TODAY
+          + ")";
+
   public static Listing items() {
     return new Listing(
             "Items",
             """
         item i straight_join item_group g on g.id = i.group_id
         left join cost_pool h on h.item_id = i.id
-        left join item_price p on p.item_id = i.id
-          and p.list_id = (select min(id) from price_list) and %s
-        where true"""
-                .formatted(Prices.TODAY),
+        where true""",
             Map.of(),
             List.of(
                 new Column("id", "", "i.id", HIDDEN),
@@ -51,7 +54,7 @@ public final class GoodsListings {
                 new Column("free", "Free", Here.FREE, QUANTITY, "/goods/item/{id}/where"),
                 new Column("worth", "Worth", "h.worth", MONEY, "/goods/item/{id}").ofCost(),
                 new Column("trend", "Twelve months", TREND_SQL, TREND),
-                new Column("price", "Sells at", "p.price", PRICE),
+                new Column("price", "Sells at", SELLS_AT, PRICE),
                 new Column("supplier", "Usual supplier", "i.supplier", TEXT),
                 new Column(
                     "state",
@@ -61,7 +64,8 @@ public final class GoodsListings {
             "i.id",
             "code",
             "No item yet. Make one here, or bring a whole list in with Opening stock.")
-        .addedUpTo(ALL_ITEMS);
+        .addedUpTo(ALL_ITEMS)
+        .ordersFirst();
   }
 
   /** Every cost entry of an item: what moved its quantity and its worth, and which paper did. */

@@ -39,6 +39,7 @@ public record Listing(
     List<Subtotal> subtotals,
     @Nullable Running running,
     int orderedUpTo) {
+  private static final int ALL = Integer.MAX_VALUE;
   private static final int USUAL = 10_000;
 
   /** What is asked row by row takes so many times as long as what stands in the row. */
@@ -132,14 +133,27 @@ public record Listing(
   }
 
   /**
+   * The same, for lists without an index for their own order and whose rows are found by their id:
+   * which rows come first is asked of what they are ordered by alone, in every order.
+   */
+  public Listing ordersFirst() {
+    return orderedUpTo(ALL);
+  }
+
+  /** Whether which rows come first is asked before they are read whole. */
+  boolean ordersFirst(String sort) {
+    return orderedUpTo == ALL || orderedAmong(sort) < ALL;
+  }
+
+  /**
    * Among how many rows, the first of its own order, one that is asked for is made.
    *
    * @return {@link Integer#MAX_VALUE} for all
    */
   public int orderedAmong(String asked) {
     Column by = column(bare(asked));
-    if (orderedUpTo == 0 || by == null || by.drawn() || bare(asked).equals(bare(sort)))
-      return Integer.MAX_VALUE;
+    if (orderedUpTo == 0 || orderedUpTo == ALL) return ALL;
+    if (by == null || by.drawn() || bare(asked).equals(bare(sort))) return ALL;
     return by.sql().contains("(select") ? orderedUpTo / DEARER : orderedUpTo;
   }
 

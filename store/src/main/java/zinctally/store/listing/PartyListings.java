@@ -28,24 +28,26 @@ public final class PartyListings {
     boolean owing = side == Party.Kind.SUPPLIER;
     String sign = owing ? "-" : "";
     return new Listing(
-        owing ? "Owed to suppliers" : "Owed by customers",
-        """
-        open_item o join party w on w.id = o.party_id join paper p on p.id = o.paper_id
-        where o.open <> 0 and w.kind = :side""",
-        Map.of("side", side.name()),
-        List.of(
-            new Column("id", "", "p.id", HIDDEN),
-            new Column("party_id", "", "w.id", HIDDEN),
-            owing ? Papers.supplier() : Papers.customer(),
-            new Column("number", "Number", "o.number", TEXT, Papers.PAPER),
-            Papers.reference(owing ? "Their number" : "Their order"),
-            new Column("date", "Date", "o.date", DATE),
-            new Column("due", "Due", "o.due", DATE),
-            new Column("amount", "Amount", sign + "o.amount", MONEY),
-            new Column("open", "Still open", sign + "o.open", MONEY, Papers.PAPER)),
-        "o.id",
-        "due",
-        "Nothing is open.");
+            owing ? "Owed to suppliers" : "Owed by customers",
+            """
+        open_item o straight_join party w on w.id = o.party_id
+        left join paper p on p.id = o.paper_id
+        where (o.open < 0 or o.open > 0) and w.kind = :side""",
+            Map.of("side", side.name()),
+            List.of(
+                new Column("id", "", "p.id", HIDDEN),
+                new Column("party_id", "", "w.id", HIDDEN),
+                owing ? Papers.supplier() : Papers.customer(),
+                new Column("number", "Number", "o.number", TEXT, Papers.PAPER),
+                Papers.reference(owing ? "Their number" : "Their order"),
+                new Column("date", "Date", "o.date", DATE),
+                new Column("due", "Due", "o.due", DATE),
+                new Column("amount", "Amount", sign + "o.amount", MONEY),
+                new Column("open", "Still open", sign + "o.open", MONEY, Papers.PAPER)),
+            "o.id",
+            "due",
+            "Nothing is open.")
+        .ordersFirst();
   }
 
   /** All papers of a party. */

@@ -145,13 +145,28 @@ public final class StatementListings {
                 "balance",
                 lines(which + entered, ""),
                 "l.amount",
-                "select coalesce(sum(l.amount), 0) from journal_line l"
-                    + (known.isPresent() ? " join journal j on j.id = l.journal_id" : "")
-                    + " where "
-                    + which
-                    + entered,
+                known.isEmpty() && borne.isEmpty()
+                    ? UP_TO_A_LINE
+                    : "select coalesce(sum(l.amount), 0) from journal_line l"
+                        + (known.isPresent() ? " join journal j on j.id = l.journal_id" : "")
+                        + " where "
+                        + which
+                        + entered,
                 opening));
   }
+
+  /** The rest of the first month, whole months from totals, and the last month up to the line. */
+  private static final String UP_TO_A_LINE =
+      """
+      select coalesce(sum(l.amount), 0)
+        + (select coalesce(sum(m.debit - m.credit), 0) from account_month m
+           where m.account_id = :account and m.month > :from and m.month < %1$s)
+        + (select coalesce(sum(n.amount), 0) from journal_line n
+           where n.account_id = :account
+             and n.date between :from and least(last_day(:from), %1$s - interval 1 day))
+      from journal_line l
+      where l.account_id = :account and l.date between greatest(:from, %1$s) and :upToKey"""
+          .formatted("cast(date_format(:upToKey, '%Y-%m-01') as date)");
 
   /** Lines of the ledger with their papers. */
   private static String lines(String which, String more) {
