@@ -345,7 +345,7 @@ class ListingsTest {
   void every_list_says_what_all_its_rows_come_to(Listing listing) {
     List<Map<String, Object>> all = everything(listing, Ask.ALL);
     Page first = store.page(listing, Ask.ALL);
-    for (Page known : List.of(first, new Page(List.of(), "goes on"))) {
+    for (Page known : List.of(first, new Page(List.of(), "goes on", null))) {
       Totals totals = store.totals(listing, Ask.ALL, known);
       assertThat(totals.rows()).isEqualTo(all.size());
       for (Listing.Column column : listing.summed())
@@ -354,7 +354,8 @@ class ListingsTest {
             .isEqualTo(all.stream().mapToLong(r -> number(r.get(column.key()))).sum());
     }
     Totals few =
-        store.totals(listing.addedUpTo(all.size() - 1), Ask.ALL, new Page(List.of(), "goes on"));
+        store.totals(
+            listing.addedUpTo(all.size() - 1), Ask.ALL, new Page(List.of(), "goes on", null));
     assertThat(few.whole()).isFalse();
     assertThat(few.sums()).isEmpty();
   }

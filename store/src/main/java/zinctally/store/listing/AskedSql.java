@@ -61,6 +61,23 @@ final class AskedSql {
     return whole() + goingOn(" and ", key, listing.id(), atMost);
   }
 
+  /** The first rows, and with each how many there are and what all come to. */
+  String rowsAndSums(int atMost) {
+    return "select _all.*, count(*) over () as _rows"
+        + listing.summed().stream()
+            .map(c -> ", sum(`" + c.key() + "`) over () as `" + sum(c) + "`")
+            .collect(Collectors.joining())
+        + " from ("
+        + whole()
+        + ") _all"
+        + goingOn(" where ", "_key", "_id", atMost);
+  }
+
+  /** What a column's sum is called beside the column itself. */
+  static String sum(Listing.Column column) {
+    return "_sum_" + column.key();
+  }
+
   /** {@code _key} and {@code _id} of the rows in their order, made among the first of the list. */
   String keys(int atMost) {
     String all = "select " + key + " as _key, " + listing.id() + " as _id" + from();

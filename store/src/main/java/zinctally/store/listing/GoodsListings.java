@@ -41,7 +41,7 @@ public final class GoodsListings {
     return new Listing(
             "Items",
             """
-        item i straight_join item_group g on g.id = i.group_id
+        item i left join item_group g on g.id = i.group_id
         left join cost_pool h on h.item_id = i.id
         where true""",
             Map.of(),

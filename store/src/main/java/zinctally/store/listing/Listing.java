@@ -20,11 +20,9 @@ import zinctally.core.papers.PaperKind;
  * @param sort key of the column it is sorted by at first, one that is never null; with a leading
  *     minus, descending
  * @param of the papers it is a list of; none when it is about something else
- * @param most rows that are added up at most, so that no page waits for the whole history
  * @param subtotals what rows come to that belong together, the outermost first
  * @param running how a column that adds up row by row is worked out a page at a time; null for none
- * @param orderedUpTo rows among which any order but its own is made, the first of its own; zero for
- *     all
+ * @param bounds how much of it is read for a page
  */
 public record Listing(
     String name,
@@ -35,15 +33,26 @@ public record Listing(
     String sort,
     String empty,
     List<PaperKind> of,
-    int most,
     List<Subtotal> subtotals,
     @Nullable Running running,
-    int orderedUpTo) {
+    Bounds bounds) {
   private static final int ALL = Integer.MAX_VALUE;
-  private static final int USUAL = 10_000;
 
   /** What is asked row by row takes so many times as long as what stands in the row. */
   private static final int DEARER = 10;
+
+  /**
+   * How much of a list is read for a page.
+   *
+   * @param most rows that are added up at most, so that no page waits for the whole history
+   * @param orderedUpTo rows among which any order but its own is made, the first of its own; zero
+   *     for all
+   * @param atOnce whether all of it must be worked out before its first row is known, so that what
+   *     it comes to is asked together with the first page
+   */
+  record Bounds(int most, int orderedUpTo, boolean atOnce) {
+    private static final Bounds USUAL = new Bounds(10_000, 0, false);
+  }
 
   public Listing(
       String name,
@@ -53,7 +62,7 @@ public record Listing(
       String id,
       String sort,
       String empty) {
-    this(name, from, params, columns, id, sort, empty, List.of(), USUAL, List.of(), null, 0);
+    this(name, from, params, columns, id, sort, empty, List.of(), List.of(), null, Bounds.USUAL);
   }
 
   /**
@@ -67,8 +76,7 @@ public record Listing(
 
   /** The same with subtotals, the outermost first. */
   public Listing subtotalled(List<Subtotal> levels) {
-    return new Listing(
-        name, from, params, columns, id, sort, empty, of, most, levels, running, orderedUpTo);
+    return new Listing(name, from, params, columns, id, sort, empty, of, levels, running, bounds);
   }
 
   /**
@@ -86,8 +94,7 @@ public record Listing(
 
   /** The same with a column that adds up. */
   Listing running(Running column) {
-    return new Listing(
-        name, from, params, columns, id, sort, empty, of, most, subtotals, column, orderedUpTo);
+    return new Listing(name, from, params, columns, id, sort, empty, of, subtotals, column, bounds);
   }
 
   /** The same with what each row adds in the place of what rows add up to. */
@@ -98,7 +105,7 @@ public record Listing(
             .map(c -> c.key().equals(running.column) ? c.saying(running.part) : c)
             .toList();
     return new Listing(
-        name, running.from, params, parts, id, sort, empty, of, most, subtotals, null, orderedUpTo);
+        name, running.from, params, parts, id, sort, empty, of, subtotals, null, bounds);
   }
 
   /** Those that stand when it is sorted so: in another order than its own, none. */
@@ -113,14 +120,12 @@ public record Listing(
    */
   public Listing leading(Function<Column, String> where) {
     List<Column> led = columns.stream().map(c -> c.leading(where.apply(c))).toList();
-    return new Listing(
-        name, from, params, led, id, sort, empty, of, most, subtotals, running, orderedUpTo);
+    return new Listing(name, from, params, led, id, sort, empty, of, subtotals, running, bounds);
   }
 
   /** The same, added up to more rows: for lists that grow with what is sold, not with sales. */
   public Listing addedUpTo(int rows) {
-    return new Listing(
-        name, from, params, columns, id, sort, empty, of, rows, subtotals, running, orderedUpTo);
+    return bounded(new Bounds(rows, bounds.orderedUpTo, bounds.atOnce));
   }
 
   /**
@@ -128,8 +133,7 @@ public record Listing(
    * other than its own is made among so many rows, those that come first in its own.
    */
   public Listing orderedUpTo(int rows) {
-    return new Listing(
-        name, from, params, columns, id, sort, empty, of, most, subtotals, running, rows);
+    return bounded(new Bounds(bounds.most, rows, bounds.atOnce));
   }
 
   /**
@@ -140,9 +144,18 @@ public record Listing(
     return orderedUpTo(ALL);
   }
 
+  /** The same, for lists of which all must be worked out before the first row is known. */
+  Listing atOnce() {
+    return bounded(new Bounds(bounds.most, bounds.orderedUpTo, true));
+  }
+
+  private Listing bounded(Bounds other) {
+    return new Listing(name, from, params, columns, id, sort, empty, of, subtotals, running, other);
+  }
+
   /** Whether which rows come first is asked before they are read whole. */
   boolean ordersFirst(String sort) {
-    return orderedUpTo == ALL || orderedAmong(sort) < ALL;
+    return bounds.orderedUpTo == ALL || orderedAmong(sort) < ALL;
   }
 
   /**
@@ -152,9 +165,9 @@ public record Listing(
    */
   public int orderedAmong(String asked) {
     Column by = column(bare(asked));
-    if (orderedUpTo == 0 || orderedUpTo == ALL) return ALL;
+    if (bounds.orderedUpTo == 0 || bounds.orderedUpTo == ALL) return ALL;
     if (by == null || by.drawn() || bare(asked).equals(bare(sort))) return ALL;
-    return by.sql().contains("(select") ? orderedUpTo / DEARER : orderedUpTo;
+    return by.sql().contains("(select") ? bounds.orderedUpTo / DEARER : bounds.orderedUpTo;
   }
 
   /** The same, of its rows only those for which a condition of SQL holds, too. */
@@ -168,10 +181,9 @@ public record Listing(
         sort,
         empty,
         of,
-        most,
         subtotals,
         null,
-        orderedUpTo);
+        bounds);
   }
 
   /** The same, a list of papers of these kinds, whose names its SQL has as {@code :kinds}. */
@@ -179,18 +191,7 @@ public record Listing(
     Map<String, Object> all = new HashMap<>(params);
     all.put("kinds", Stream.of(kinds).map(PaperKind::name).toList());
     return new Listing(
-        name,
-        from,
-        all,
-        columns,
-        id,
-        sort,
-        empty,
-        List.of(kinds),
-        most,
-        subtotals,
-        running,
-        orderedUpTo);
+        name, from, all, columns, id, sort, empty, List.of(kinds), subtotals, running, bounds);
   }
 
   /** What a column holds, and so how it is shown, compared and exported. */
@@ -323,8 +324,7 @@ public record Listing(
   }
 
   private Listing with(List<Column> others) {
-    return new Listing(
-        name, from, params, others, id, sort, empty, of, most, subtotals, running, orderedUpTo);
+    return new Listing(name, from, params, others, id, sort, empty, of, subtotals, running, bounds);
   }
 
   /** Whether an order that is asked for is one this list has. */

@@ -12,8 +12,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javax.sql.DataSource;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcTemplate;
 import org.springframework.stereotype.Repository;
 
@@ -46,18 +49,35 @@ public class ListingStore {
     if (listing.running() != null && ask.isOwnOrder(listing))
       return added(listing, listing.running(), ask);
     AskedSql sql = new AskedSql(listing, ask);
-    List<Map<String, Object>> rows =
-        sql.ordersFirst() ? ordered(listing, sql) : asTheyCome(listing, sql);
-    if (rows.size() <= PAGE) return new Page(rows, null);
-    Map<String, Object> last = rows.get(PAGE - 1);
-    return new Page(
-        rows.subList(0, PAGE), last.get("_key") + String.valueOf(AskedSql.CUT) + last.get("_id"));
-  }
-
-  private List<Map<String, Object>> asTheyCome(Listing listing, AskedSql sql) {
+    if (listing.bounds().atOnce() && ask.after().isEmpty()) return atOnce(listing, sql);
+    if (sql.ordersFirst()) return cut(ordered(listing, sql), null);
     List<Map<String, Object>> rows = new ArrayList<>();
     read(jdbc, listing, sql.rows(PAGE + 1), sql.params(), rows::add);
-    return rows;
+    return cut(rows, null);
+  }
+
+  /** A page of rows of which there may be one more than fit. */
+  private static Page cut(List<Map<String, Object>> rows, @Nullable Totals totals) {
+    if (rows.size() <= PAGE) return new Page(rows, null, totals);
+    Map<String, Object> last = rows.get(PAGE - 1);
+    return new Page(
+        rows.subList(0, PAGE),
+        last.get("_key") + String.valueOf(AskedSql.CUT) + last.get("_id"),
+        totals);
+  }
+
+  /** The first page of a list of which all is worked out for it, and what all rows come to. */
+  private Page atOnce(Listing listing, AskedSql sql) {
+    List<Map<String, Object>> rows = new ArrayList<>();
+    Totals[] totals = {new Totals(0, true, Map.of())};
+    jdbc.query(
+        sql.rowsAndSums(PAGE + 1),
+        sql.params(),
+        row -> {
+          rows.add(values(row, listing));
+          totals[0] = totals(row, listing, AskedSql::sum);
+        });
+    return cut(rows, totals[0]);
   }
 
   /**
@@ -116,6 +136,7 @@ public class ListingStore {
    */
   public Totals totals(Listing whole, Ask ask, Page first) {
     Listing listing = ask.narrow().isEmpty() ? whole.parts() : whole;
+    if (first.totals() != null) return first.totals();
     if (first.next() == null) {
       Sums sums = new Sums(listing);
       first.rows().forEach(sums::add);
@@ -124,23 +145,29 @@ public class ListingStore {
     AskedSql sql = new AskedSql(listing, ask.fromStart());
     if (sql.countsDearly()
         && Objects.requireNonNull(
-                jdbc.queryForObject(sql.count(listing.most() + 1), sql.params(), Long.class))
-            > listing.most()) return new Totals(listing.most(), false, Map.of());
+                jdbc.queryForObject(
+                    sql.count(listing.bounds().most() + 1), sql.params(), Long.class))
+            > listing.bounds().most()) return new Totals(listing.bounds().most(), false, Map.of());
+    return Objects.requireNonNull(
+        jdbc.queryForObject(
+            sql.sums(listing.bounds().most() + 1),
+            sql.params(),
+            (row, n) -> totals(row, listing, Listing.Column::key)));
+  }
+
+  /**
+   * @param named what the sum of a column is called
+   */
+  private static Totals totals(
+      ResultSet row, Listing listing, Function<Listing.Column, String> named) throws SQLException {
+    long rows = row.getLong("_rows");
+    if (rows > listing.bounds().most()) return new Totals(listing.bounds().most(), false, Map.of());
     Map<String, BigDecimal> sums = new HashMap<>();
-    long[] rows = {0};
-    jdbc.query(
-        sql.sums(listing.most() + 1),
-        sql.params(),
-        row -> {
-          rows[0] = row.getLong("_rows");
-          for (Listing.Column c : listing.summed()) {
-            BigDecimal sum = row.getBigDecimal(c.key());
-            sums.put(c.key(), sum == null ? BigDecimal.ZERO : sum);
-          }
-        });
-    return rows[0] > listing.most()
-        ? new Totals(listing.most(), false, Map.of())
-        : new Totals(rows[0], true, sums);
+    for (Listing.Column c : listing.summed()) {
+      BigDecimal sum = row.getBigDecimal(named.apply(c));
+      sums.put(c.key(), sum == null ? BigDecimal.ZERO : sum);
+    }
+    return new Totals(rows, true, sums);
   }
 
   private static void read(
@@ -149,16 +176,15 @@ public class ListingStore {
       String sql,
       Map<String, Object> params,
       Consumer<Map<String, Object>> each) {
-    by.query(
-        sql,
-        params,
-        row -> {
-          Map<String, Object> map = new LinkedHashMap<>();
-          for (Listing.Column c : listing.columns()) map.put(c.key(), value(row, c));
-          map.put("_key", row.getString("_key"));
-          map.put("_id", row.getString("_id"));
-          each.accept(map);
-        });
+    by.query(sql, params, (RowCallbackHandler) row -> each.accept(values(row, listing)));
+  }
+
+  private static Map<String, Object> values(ResultSet row, Listing listing) throws SQLException {
+    Map<String, Object> map = new LinkedHashMap<>();
+    for (Listing.Column c : listing.columns()) map.put(c.key(), value(row, c));
+    map.put("_key", row.getString("_key"));
+    map.put("_id", row.getString("_id"));
+    return map;
   }
 
   private static Object value(ResultSet row, Listing.Column column) throws SQLException {

@@ -9,5 +9,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param rows values by column key, plus {@code _id}
  * @param next where the next page goes on, or null at the end
+ * @param totals what all rows come to, where that was asked with the page; else null
  */
-public record Page(List<Map<String, Object>> rows, @Nullable String next) {}
+public record Page(
+    List<Map<String, Object>> rows, @Nullable String next, @Nullable Totals totals) {}

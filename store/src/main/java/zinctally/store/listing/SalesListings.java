@@ -170,54 +170,56 @@ public final class SalesListings {
             "cast(100 * (s.net - s.cost) / nullif(s.net, 0) as decimal(9,1))",
             PERCENT));
     return new Listing(
-        "Sales by " + by.words,
-        "(select "
-            + by.key
-            + " as k, "
-            + by.name
-            + " as name, "
-            + (by == By.ITEM ? OF_ITEM : "")
-            + (paper ? OF_PAPER : "")
-            + "sum(t.quantity) as quantity, sum(t.net) as net, sum(t.cost) as cost from "
-            + by.along.sold(from, to)
-            + " t "
-            + by.along.names
-            + " group by 1, 2 having net <> 0 or cost <> 0) s where true",
-        Map.of("from", from, "to", to),
-        columns,
-        "coalesce(s.k, 0)",
-        by == By.MONTH ? "name" : "-net",
-        "Nothing was sold in these days.");
+            "Sales by " + by.words,
+            "(select "
+                + by.key
+                + " as k, "
+                + by.name
+                + " as name, "
+                + (by == By.ITEM ? OF_ITEM : "")
+                + (paper ? OF_PAPER : "")
+                + "sum(t.quantity) as quantity, sum(t.net) as net, sum(t.cost) as cost from "
+                + by.along.sold(from, to)
+                + " t "
+                + by.along.names
+                + " group by 1, 2 having net <> 0 or cost <> 0) s where true",
+            Map.of("from", from, "to", to),
+            columns,
+            "coalesce(s.k, 0)",
+            by == By.MONTH ? "name" : "-net",
+            "Nothing was sold in these days.")
+        .atOnce();
   }
 
   /** Items that were sold in some days, or are in stock now: what sells, and what sleeps. */
   public static Listing map(LocalDate from, LocalDate to) {
     return new Listing(
-        "What sells, what sleeps",
-        "(select i.id as k, i.name, i.code, coalesce(s.net, 0) as net, coalesce(s.cost, 0) as cost,"
-            + " coalesce(s.quantity, 0) as quantity, coalesce(h.worth, 0) as worth, s.last"
-            + " from item i left join cost_pool h on h.item_id = i.id left join "
-            + Along.ITEM.sold(from, to)
-            + " s on s.k = i.id where s.k is not null or h.worth <> 0) s where true",
-        Map.of("from", from, "to", to),
-        List.of(
-            new Column("key", "", "s.k", HIDDEN),
-            new Column("name", "Item", "s.name", TEXT, "/goods/item/{key}"),
-            new Column("code", "Code", "s.code", TEXT),
-            new Column("quantity", "Sold", "s.quantity", QUANTITY),
-            new Column("net", "Sales", "s.net", MONEY),
-            new Column("cost", "Cost", "s.cost", MONEY),
-            new Column("margin", "Margin", "s.net - s.cost", MONEY),
-            new Column(
-                "percent",
-                "Margin %",
-                "cast(100 * (s.net - s.cost) / nullif(s.net, 0) as decimal(9,1))",
-                PERCENT),
-            new Column("worth", "In stock now", "s.worth", MONEY),
-            new Column("last", "Last sold", "s.last", DATE)),
-        "s.k",
-        "-net",
-        "Nothing was sold in these days, and nothing is in stock.");
+            "What sells, what sleeps",
+            "(select i.id as k, i.name, i.code, coalesce(s.net, 0) as net, coalesce(s.cost, 0) as cost,"
+                + " coalesce(s.quantity, 0) as quantity, coalesce(h.worth, 0) as worth, s.last"
+                + " from item i left join cost_pool h on h.item_id = i.id left join "
+                + Along.ITEM.sold(from, to)
+                + " s on s.k = i.id where s.k is not null or h.worth <> 0) s where true",
+            Map.of("from", from, "to", to),
+            List.of(
+                new Column("key", "", "s.k", HIDDEN),
+                new Column("name", "Item", "s.name", TEXT, "/goods/item/{key}"),
+                new Column("code", "Code", "s.code", TEXT),
+                new Column("quantity", "Sold", "s.quantity", QUANTITY),
+                new Column("net", "Sales", "s.net", MONEY),
+                new Column("cost", "Cost", "s.cost", MONEY),
+                new Column("margin", "Margin", "s.net - s.cost", MONEY),
+                new Column(
+                    "percent",
+                    "Margin %",
+                    "cast(100 * (s.net - s.cost) / nullif(s.net, 0) as decimal(9,1))",
+                    PERCENT),
+                new Column("worth", "In stock now", "s.worth", MONEY),
+                new Column("last", "Last sold", "s.last", DATE)),
+            "s.k",
+            "-net",
+            "Nothing was sold in these days, and nothing is in stock.")
+        .atOnce();
   }
 
   /** What each of the staff sold, returns taken off: the basis of a commission. */
