@@ -15,6 +15,7 @@ import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.posting.Posting;
 import zinctally.store.posting.Voiding;
+import zinctally.store.prove.PeriodStore;
 import zinctally.store.prove.TieOutStore;
 
 /** A posted paper gets a next version, or goes; what it wrote stays readable. */
@@ -272,6 +273,9 @@ class AmendAndVoidTest extends OneBookTest {
     List<TieOutStore.GroupLine> groups = book.get(TieOutStore.class).byGroup(day);
     assertThat(groups).allMatch(g -> g.book() == g.ledger());
     assertThat(groups.stream().mapToInt(TieOutStore.GroupLine::apart).sum()).isEqualTo(2);
+    assertThat(book.get(PeriodStore.class).unsettled(day.withDayOfMonth(1)))
+        .extracting(PeriodStore.Unsettled::what)
+        .anyMatch(what -> what.endsWith(": 2 items are apart"));
     swap.update();
   }
 

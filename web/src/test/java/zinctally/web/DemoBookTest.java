@@ -35,8 +35,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
 import zinctally.core.papers.Trait;
+import zinctally.core.proof.Proof;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.posting.Posting;
+import zinctally.store.posting.Proving;
 import zinctally.store.posting.Voiding;
 import zinctally.store.prove.TieOutStore;
 import zinctally.web.listing.Areas;
@@ -272,10 +274,13 @@ class DemoBookTest {
             List.of(
                 Map.of("account", "1490", "debit", "85"),
                 Map.of("account", "1400", "credit", "85")));
+    Proof proof = desk.get(Proving.class).prove(between, 0, "owner");
+    assertThat(proof.work().orElseThrow().after().inStep()).isFalse();
     long journal =
         desk.get(Posting.class).post(desk.get(DraftStore.class).begin(between, "owner"), "owner");
     page.navigate(desk.address + "/prove?date=2026-11-20");
     assertThat(page.textContent(".facts")).contains("0.00").doesNotContain("in step");
+    assertThat(page.textContent("#balance")).contains("apart by account");
     desk.get(Voiding.class).voidPaper(journal, LocalDate.of(2026, 11, 20), "", "owner");
     page.navigate(desk.address + "/prove?date=2026-11-20");
     assertThat(page.textContent(".facts")).contains("in step");

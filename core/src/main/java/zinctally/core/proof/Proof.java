@@ -2,6 +2,7 @@ package zinctally.core.proof;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.goods.Item;
@@ -44,19 +45,57 @@ public record Proof(Reading reading, List<Fault> faults, Optional<Work> work) {
   }
 
   /**
-   * @param stockBook worth of all goods
-   * @param ledger balance of all stock accounts
+   * Stock book and ledger, minor units.
+   *
+   * @param accounts each stock account by its id
    */
-  public record Balance(long stockBook, long ledger) {
+  public record Balance(Map<Long, OnAccount> accounts) {
     /** For work whose balance nobody asked for. */
-    public static final Balance NONE = new Balance(0, 0);
+    public static final Balance NONE = new Balance(Map.of());
 
-    public long apart() {
-      return ledger - stockBook;
+    public Balance {
+      accounts = Map.copyOf(accounts);
     }
 
+    /**
+     * One stock account.
+     *
+     * @param stockBook worth of the goods that are booked on it
+     * @param ledger its balance
+     */
+    public record OnAccount(long stockBook, long ledger) {
+      /**
+       * @throws ArithmeticException when the sum is too large
+       */
+      public OnAccount plus(OnAccount other) {
+        return new OnAccount(
+            Math.addExact(stockBook, other.stockBook), Math.addExact(ledger, other.ledger));
+      }
+    }
+
+    /** Of all accounts. */
+    private OnAccount all() {
+      return accounts.values().stream().reduce(new OnAccount(0, 0), OnAccount::plus);
+    }
+
+    /** Worth of all goods. */
+    public long stockBook() {
+      return all().stockBook();
+    }
+
+    /** Balance of all stock accounts. */
+    public long ledger() {
+      return all().ledger();
+    }
+
+    /** What the ledger has more in all; accounts can be apart though this is zero. */
+    public long apart() {
+      return ledger() - stockBook();
+    }
+
+    /** Whether the two agree on every account. */
     public boolean inStep() {
-      return stockBook == ledger;
+      return accounts.values().stream().allMatch(a -> a.stockBook() == a.ledger());
     }
   }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import zinctally.core.cost.CostEvent;
 import zinctally.core.cost.EventKind;
@@ -27,10 +28,25 @@ class ProofTest {
 
   @Test
   void the_ledger_is_apart_from_the_stock_book_by_what_it_has_more() {
-    assertThat(new Proof.Balance(1200, 1500).apart()).isEqualTo(300);
-    assertThat(new Proof.Balance(1200, 1500).inStep()).isFalse();
-    assertThat(new Proof.Balance(1200, 1200).apart()).isZero();
-    assertThat(new Proof.Balance(1200, 1200).inStep()).isTrue();
+    assertThat(balance(1200, 1500, 0, 0).apart()).isEqualTo(300);
+    assertThat(balance(1200, 1500, 0, 0).inStep()).isFalse();
+    assertThat(balance(1200, 1200, 50, 50).apart()).isZero();
+    assertThat(balance(1200, 1200, 50, 50).inStep()).isTrue();
+    assertThat(balance(1200, 1200, 50, 50).stockBook()).isEqualTo(1250);
+    assertThat(balance(1200, 1500, 50, 50).ledger()).isEqualTo(1550);
+  }
+
+  @Test
+  void two_accounts_that_are_apart_are_not_in_step_though_their_sums_agree() {
+    assertThat(balance(1200, 1115, 0, 85).apart()).isZero();
+    assertThat(balance(1200, 1115, 0, 85).inStep()).isFalse();
+  }
+
+  private static Proof.Balance balance(long book, long ledger, long otherBook, long otherLedger) {
+    return new Proof.Balance(
+        Map.of(
+            5L, new Proof.Balance.OnAccount(book, ledger),
+            6L, new Proof.Balance.OnAccount(otherBook, otherLedger)));
   }
 
   @Test

@@ -281,17 +281,23 @@ class Worker {
       Gathering all,
       List<JournalEntry> journals,
       List<JournalEntry> reversals) {
-    long book =
-        Stream.concat(all.entries.stream(), all.undone.stream())
-            .mapToLong(Proof.StockEntry::value)
-            .reduce(0, Math::addExact);
-    long ledger =
-        Stream.concat(journals.stream(), reversals.stream())
-            .flatMap(j -> j.lines().stream())
-            .filter(l -> job.stockAccounts.contains(l.account()))
-            .mapToLong(line -> line.amount().minor())
-            .reduce(0, Math::addExact);
-    return new Proof.Balance(
-        Math.addExact(now.stockBook(), book), Math.addExact(now.ledger(), ledger));
+    Map<Long, Proof.Balance.OnAccount> accounts = new HashMap<>(now.accounts());
+    Stream.concat(all.entries.stream(), all.undone.stream())
+        .forEach(
+            e ->
+                accounts.merge(
+                    Objects.requireNonNull(job.items.get(e.item())).stockAccount(),
+                    new Proof.Balance.OnAccount(e.value(), 0),
+                    Proof.Balance.OnAccount::plus));
+    Stream.concat(journals.stream(), reversals.stream())
+        .flatMap(j -> j.lines().stream())
+        .filter(l -> job.stockAccounts.contains(l.account()))
+        .forEach(
+            l ->
+                accounts.merge(
+                    l.account(),
+                    new Proof.Balance.OnAccount(0, l.amount().minor()),
+                    Proof.Balance.OnAccount::plus));
+    return new Proof.Balance(accounts);
   }
 }

@@ -1,5 +1,7 @@
 package zinctally.store.prove;
 
+import java.util.HashMap;
+import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import zinctally.core.proof.Proof;
@@ -14,14 +16,21 @@ public class BalanceStore {
   }
 
   public Proof.Balance now() {
-    return sql.sql(
+    Map<Long, Proof.Balance.OnAccount> accounts = new HashMap<>();
+    sql.sql(
             """
-            select (select coalesce(sum(value), 0) from stock_month),
-                   (select coalesce(sum(m.debit - m.credit), 0)
-                    from account_month m join account a on a.id = m.account_id
-                    where a.role = 'STOCK')
+            select account_id, sum(book), sum(ledger) from (
+              select account_id, value as book, 0 as ledger from stock_month
+              union all
+              select m.account_id, 0, m.debit - m.credit from account_month m
+              join account a on a.id = m.account_id and a.role = 'STOCK') t
+            group by account_id
             """)
-        .query((row, n) -> new Proof.Balance(row.getLong(1), row.getLong(2)))
-        .single();
+        .query(
+            row -> {
+              accounts.put(
+                  row.getLong(1), new Proof.Balance.OnAccount(row.getLong(2), row.getLong(3)));
+            });
+    return new Proof.Balance(accounts);
   }
 }

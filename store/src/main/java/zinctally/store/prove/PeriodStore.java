@@ -126,6 +126,16 @@ public class PeriodStore {
                 "Stock book and ledger are apart on " + line.label(),
                 line.ledger() - line.book(),
                 "/prove?date=" + end));
+    for (TieOutStore.GroupLine group : tieOut.byGroup(end))
+      if (group.name() != null && group.apart() > 0)
+        open.add(
+            new Unsettled(
+                group.name()
+                    + (group.apart() == 1
+                        ? ": an item is apart"
+                        : ": " + group.apart() + " items are apart"),
+                null,
+                "/prove?date=" + end + "&group=" + group.group()));
     for (TieOutStore.Control control : tieOut.controls(end))
       if (!control.agrees())
         open.add(

@@ -20,7 +20,13 @@ record Beam(Proof.Balance balance, boolean level, String verdict, String href) {
   static Beam of(
       Proof.Balance balance, Optional<CheckRuns.Run> latest, LocalDateTime now, Say say) {
     if (!balance.inStep())
-      return new Beam(balance, false, "apart by " + say.money(Math.abs(balance.apart())), "/prove");
+      return new Beam(
+          balance,
+          false,
+          balance.apart() == 0
+              ? "apart by account"
+              : "apart by " + say.money(Math.abs(balance.apart())),
+          "/prove");
     if (latest.isEmpty() || latest.get().beganAt().isBefore(now.minusDays(DAYS)))
       return new Beam(balance, true, "not checked yet", "/prove/check");
     if (!latest.get().clean())
