@@ -300,17 +300,24 @@ class StatementsTest extends OneBookTest {
     ListingStore lists = book.get(ListingStore.class);
     List<String> whole = new ArrayList<>();
     lists.all(listing, Ask.ALL, row -> whole.add(row.get("_id") + " " + row.get("balance")));
-    List<String> paged = new ArrayList<>();
-    String after = "";
-    while (after != null) {
-      Page page = lists.page(listing, new Ask("", List.of(), "", after));
-      page.rows().forEach(row -> paged.add(row.get("_id") + " " + row.get("balance")));
-      after = page.next();
-    }
-    assertThat(paged).isEqualTo(whole).hasSizeGreaterThanOrEqualTo(124);
+    assertThat(balances(lists, listing, "")).isEqualTo(whole).hasSizeGreaterThanOrEqualTo(124);
+    for (String sort : List.of("date", "-debit", "memo", "balance"))
+      assertThat(balances(lists, listing, sort)).containsExactlyInAnyOrderElementsOf(whole);
     Page first = lists.page(listing, Ask.ALL);
     assertThat(lists.totals(listing, Ask.ALL, first).rows()).isEqualTo(whole.size());
     assertThat(lists.page(listing, Ask.of("no such word")).rows()).isEmpty();
+  }
+
+  /** Each line with its balance, page by page. */
+  private static List<String> balances(ListingStore lists, Listing listing, String sort) {
+    List<String> paged = new ArrayList<>();
+    String after = "";
+    while (after != null) {
+      Page page = lists.page(listing, new Ask("", List.of(), sort, after));
+      page.rows().forEach(row -> paged.add(row.get("_id") + " " + row.get("balance")));
+      after = page.next();
+    }
+    return paged;
   }
 
   @Test

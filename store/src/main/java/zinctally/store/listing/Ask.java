@@ -27,6 +27,12 @@ public record Ask(String filter, List<Narrow> narrow, String sort, String after)
     return sort.isEmpty() ? new Ask(filter, narrow, otherwise, after) : this;
   }
 
+  /** Whether rows are ordered or let through by a column. */
+  boolean names(String column) {
+    return Listing.bare(sort).equals(column)
+        || narrow.stream().anyMatch(n -> n.column().equals(column));
+  }
+
   /** Whether all rows of a list are asked for, in the list's own order. */
   boolean isOwnOrder(Listing listing) {
     return filter.isBlank()

@@ -146,28 +146,29 @@ public final class GoodsListings {
   /** Lots and serial numbers, and where they are. */
   public static Listing lots() {
     return new Listing(
-        "Lots and serial numbers",
-        "lot l join item i on i.id = l.item_id where true",
-        Map.of(),
-        List.of(
-            new Column("id", "", "l.id", HIDDEN),
-            new Column("item_id", "", "i.id", HIDDEN),
-            new Column("code", "Number", "l.code", TEXT, "/goods/lot/{id}"),
-            new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
-            new Column("kind", "Kind", "if(i.tracking = 'SERIAL', 'serial', 'lot')", TEXT),
-            new Column("expiry", "Expires", "l.expiry", DATE),
-            new Column("on_hand", "On hand", "l.on_hand", QUANTITY, "/goods/lot/{id}"),
-            new Column(
-                "where",
-                "Where",
-                """
+            "Lots and serial numbers",
+            "lot l join item i on i.id = l.item_id where true",
+            Map.of(),
+            List.of(
+                new Column("id", "", "l.id", HIDDEN),
+                new Column("item_id", "", "i.id", HIDDEN),
+                new Column("code", "Number", "l.code", TEXT, "/goods/lot/{id}"),
+                new Column("item", "Item", "i.name", TEXT, Papers.ITEM),
+                new Column("kind", "Kind", "if(i.tracking = 'SERIAL', 'serial', 'lot')", TEXT),
+                new Column("expiry", "Expires", "l.expiry", DATE),
+                new Column("on_hand", "On hand", "l.on_hand", QUANTITY, "/goods/lot/{id}"),
+                new Column(
+                    "where",
+                    "Where",
+                    """
                 coalesce((select group_concat(p.name order by p.name separator ', ')
                   from lot_stock s join place p on p.id = s.place_id
                   where s.lot_id = l.id and s.quantity > 0), '')""",
-                TEXT)),
-        "l.id",
-        "code",
-        "Nothing is told apart yet. An item's form says whether its goods are, by lot or serial number.");
+                    TEXT)),
+            "l.id",
+            "code",
+            "Nothing is told apart yet. An item's form says whether its goods are, by lot or serial number.")
+        .ordersFirst();
   }
 
   /** What is at each place, in which standing, and whose it is. */
@@ -213,7 +214,7 @@ public final class GoodsListings {
     return new Listing(
             "What is where",
             """
-            item i force index for order by (code) straight_join cost_pool h on h.item_id = i.id
+            item i force index for order by (item_by_code) straight_join cost_pool h on h.item_id = i.id
             straight_join item_group g on g.id = i.group_id
             where (h.on_hand <> 0 or h.worth <> 0 or exists (
               select 1 from place_stock s where s.item_id = i.id and s.quantity <> 0))""",
@@ -222,7 +223,8 @@ public final class GoodsListings {
             "i.id",
             "code",
             "Nothing is on hand anywhere.")
-        .addedUpTo(ALL_ITEMS);
+        .addedUpTo(ALL_ITEMS)
+        .ordersFirst();
   }
 
   private static String at(long place) {

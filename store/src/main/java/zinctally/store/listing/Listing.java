@@ -80,9 +80,9 @@ public record Listing(
   }
 
   /**
-   * A column that adds up row by row in the list's own order, such as a balance. In any other
-   * order, and among rows that a filter leaves, the list's own SQL says it; on a page in its own
-   * order it is added up from what stands before, so that no page works through all rows.
+   * A column that adds up row by row in the list's own order, such as a balance. For files, and for
+   * rows that are ordered or let through by it, the list's own SQL says it; for a page it is added
+   * up from what stands before, so that no page works through all rows.
    *
    * @param column its key
    * @param from the list's {@code from} without it

@@ -46,7 +46,7 @@ public class ListingStore {
   }
 
   public Page page(Listing listing, Ask ask) {
-    if (listing.running() != null && ask.isOwnOrder(listing))
+    if (listing.running() != null && !ask.names(listing.running().column()))
       return added(listing, listing.running(), ask);
     AskedSql sql = new AskedSql(listing, ask);
     if (listing.bounds().atOnce() && ask.after().isEmpty()) return atOnce(listing, sql);
@@ -93,35 +93,43 @@ public class ListingStore {
     return ids.stream().map(String::valueOf).map(byId::get).filter(Objects::nonNull).toList();
   }
 
-  /** A page of a list whose own SQL adds up through all its rows: adds up those of the page. */
+  /**
+   * A page of a list whose own SQL adds up through all its rows: what stands before the first is
+   * asked, and rows that follow each other are added to it; those that do not are asked one by one.
+   */
   private Page added(Listing listing, Listing.Running running, Ask ask) {
     Page page = page(listing.parts(), ask);
-    if (page.rows().isEmpty()) return page;
+    boolean follow = ask.isOwnOrder(listing);
     boolean down = listing.sort().startsWith("-");
-    Map<String, Object> first = page.rows().get(0);
-    Map<String, Object> params = new HashMap<>(listing.params());
-    params.put("upToKey", first.get("_key"));
-    params.put("upToId", first.get("_id"));
-    long at =
-        running.before()
-            + Objects.requireNonNull(
-                jdbc.queryForObject(
-                    running.sum()
-                        + " and ("
-                        + Objects.requireNonNull(listing.column(Listing.bare(listing.sort()))).sql()
-                        + ", "
-                        + listing.id()
-                        + ") <= (:upToKey, :upToId)",
-                    params,
-                    Long.class));
+    long at = 0;
     long last = 0;
     for (Map<String, Object> row : page.rows()) {
       long part = ((Number) Objects.requireNonNull(row.get(running.column()))).longValue();
-      if (row != first) at += down ? -last : part;
+      if (follow && row != page.rows().get(0)) at += down ? -last : part;
+      else at = upTo(listing, running, row);
       last = part;
       row.put(running.column(), at);
     }
     return page;
+  }
+
+  /** What rows come to up to one of them, in the list's own order. */
+  private long upTo(Listing listing, Listing.Running running, Map<String, Object> row) {
+    Listing.Column own = Objects.requireNonNull(listing.column(Listing.bare(listing.sort())));
+    Map<String, Object> params = new HashMap<>(listing.params());
+    params.put("upToKey", row.get(own.key()));
+    params.put("upToId", row.get("_id"));
+    return running.before()
+        + Objects.requireNonNull(
+            jdbc.queryForObject(
+                running.sum()
+                    + " and ("
+                    + own.sql()
+                    + ", "
+                    + listing.id()
+                    + ") <= (:upToKey, :upToId)",
+                params,
+                Long.class));
   }
 
   /** Every row that the filter lets through, one by one. */

@@ -152,7 +152,8 @@ public final class StatementListings {
                         + " where "
                         + which
                         + entered,
-                opening));
+                opening))
+        .orderedUpTo(20 * A_GLANCE);
   }
 
   /** The rest of the first month, whole months from totals, and the last month up to the line. */

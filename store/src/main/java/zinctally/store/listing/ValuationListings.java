@@ -71,7 +71,7 @@ public final class ValuationListings {
     return new Listing(
             "Valuation",
             // items in the order of their codes first, so that a page needs no sorting of them all
-            "item i force index for order by (code) straight_join (select u.item_id,"
+            "item i force index for order by (item_by_code) straight_join (select u.item_id,"
                 + " sum(u.quantity) as quantity, sum(u.value) as value from ("
                 + (recent ? BACK_FROM_NOW : UP_TO)
                 + (known.isPresent() ? ENTERED_LATER : "")
