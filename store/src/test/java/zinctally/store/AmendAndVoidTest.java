@@ -10,11 +10,13 @@ import org.junit.jupiter.api.Test;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import zinctally.core.papers.Draft;
 import zinctally.core.papers.PaperKind;
+import zinctally.store.check.CheckRuns;
 import zinctally.store.opening.SheetReader;
 import zinctally.store.paper.DraftStore;
 import zinctally.store.paper.PaperText;
 import zinctally.store.posting.Posting;
 import zinctally.store.posting.Voiding;
+import zinctally.store.prove.BalanceStore;
 import zinctally.store.prove.PeriodStore;
 import zinctally.store.prove.TieOutStore;
 
@@ -255,6 +257,27 @@ class AmendAndVoidTest extends OneBookTest {
     book.voidOn("2026-03-05", journal);
     assertThat(tieOut.byHand(day, "STOCK")).isEmpty();
     assertThat(tieOut.byAccount(day)).allMatch(a -> a.ledger() == a.book());
+  }
+
+  @Test
+  void the_beam_knows_of_items_put_apart_by_hand_until_a_check_has_seen_them() {
+    book.item("FROM", "FIFO");
+    book.item("TO", "FIFO");
+    long journal =
+        book.post(
+            PaperKind.JOURNAL,
+            Map.of("date", "2026-03-05", "override", "Wrong item"),
+            List.of(
+                Map.of("account", "1400", "item", "TO", "debit", "85"),
+                Map.of("account", "1400", "item", "FROM", "credit", "85")));
+    BalanceStore balances = book.get(BalanceStore.class);
+    assertThat(balances.now().inStep()).isTrue();
+    assertThat(balances.apartByHand()).isTrue();
+    assertThat(book.get(CheckRuns.class).run("asked").clean()).isFalse();
+    assertThat(balances.apartByHand()).isFalse();
+    book.voidOn("2026-03-05", journal);
+    assertThat(balances.apartByHand()).isFalse();
+    assertThat(book.get(CheckRuns.class).run("asked").clean()).isTrue();
   }
 
   @Test

@@ -268,22 +268,38 @@ class DemoBookTest {
             "insert into account (code, name, kind, role) values ('1490', 'Stock elsewhere', 'ASSET', 'STOCK')")
         .update();
     Draft between =
-        new Draft(
-            PaperKind.JOURNAL,
-            Map.of("date", "2026-11-20", "override", "Moved by mistake"),
-            List.of(
-                Map.of("account", "1490", "debit", "85"),
-                Map.of("account", "1400", "credit", "85")));
+        byHand(Map.of("account", "1490", "debit", "85"), Map.of("account", "1400", "credit", "85"));
     Proof proof = desk.get(Proving.class).prove(between, 0, "owner");
     assertThat(proof.work().orElseThrow().after().inStep()).isFalse();
+    apartUntilVoid(between, "apart by account");
+  }
+
+  @Test
+  void an_account_that_agrees_is_not_in_step_while_its_items_are_apart() {
+    apartUntilVoid(
+        byHand(
+            Map.of("account", "1400", "item", "HTL-01", "debit", "85"),
+            Map.of("account", "1400", "item", "QEX-01", "credit", "85")),
+        "apart by item");
+  }
+
+  private static Draft byHand(Map<String, String> debit, Map<String, String> credit) {
+    return new Draft(
+        PaperKind.JOURNAL,
+        Map.of("date", "2026-11-20", "override", "Moved by mistake"),
+        List.of(debit, credit));
+  }
+
+  private void apartUntilVoid(Draft byHand, String beam) {
     long journal =
-        desk.get(Posting.class).post(desk.get(DraftStore.class).begin(between, "owner"), "owner");
+        desk.get(Posting.class).post(desk.get(DraftStore.class).begin(byHand, "owner"), "owner");
     page.navigate(desk.address + "/prove?date=2026-11-20");
     assertThat(page.textContent(".facts")).contains("0.00").doesNotContain("in step");
-    assertThat(page.textContent("#balance")).contains("apart by account");
+    assertThat(page.textContent("#balance")).contains(beam);
     desk.get(Voiding.class).voidPaper(journal, LocalDate.of(2026, 11, 20), "", "owner");
     page.navigate(desk.address + "/prove?date=2026-11-20");
     assertThat(page.textContent(".facts")).contains("in step");
+    assertThat(page.textContent("#balance")).contains("in step");
   }
 
   private void fill(String cell, String text) {

@@ -87,7 +87,7 @@ final class Copied {
       Set.copyOf(
           Arrays.asList(
               """
-              account account_month app_user awaits_role book centre check_finding check_run
+              account account_month app_user awaits_role book by_hand_unchecked centre check_finding check_run
               cost_checkpoint cost_pool draft flyway_schema_history item_group opening_target
               paper_kind paper_look paper_number paper_version period price_list reason reminder
               reminder_due repeating return_reason role_may seal seal_leaf sealer section standing

@@ -47,11 +47,17 @@ public class CheckRuns {
   public Run run(String cause) {
     sealer.seal();
     LocalDateTime began = LocalDateTime.now(clock);
+    List<Long> byHand = sql.sql("select id from by_hand_unchecked").query(Long.class).list();
     List<Finding> findings = checks.findings();
-    return retrying.run(() -> keep(began, cause, findings));
+    return retrying.run(() -> keep(began, cause, findings, byHand));
   }
 
-  private Run keep(LocalDateTime began, String cause, List<Finding> findings) {
+  /**
+   * @param byHand of the journals by hand those that the check has seen for certain
+   */
+  private Run keep(LocalDateTime began, String cause, List<Finding> findings, List<Long> byHand) {
+    if (!byHand.isEmpty())
+      sql.sql("delete from by_hand_unchecked where id in (:ids)").param("ids", byHand).update();
     long faults = findings.stream().mapToLong(Finding::count).sum();
     LocalDateTime ended = LocalDateTime.now(clock);
     long id =

@@ -15,6 +15,24 @@ public class BalanceStore {
     this.sql = sql;
   }
 
+  /**
+   * Whether journals by hand that no check has seen yet have put items apart: their sums on an
+   * account may agree, and then nothing but its items says so.
+   */
+  public boolean apartByHand() {
+    return sql.sql(
+            """
+            select exists (
+              select 1 from (select distinct paper_id from by_hand_unchecked) u
+              straight_join journal j on j.paper_id = u.paper_id
+              straight_join journal_line l on l.journal_id = j.id
+              straight_join account a on a.id = l.account_id and a.role = 'STOCK'
+              group by l.account_id, l.item_id having sum(l.amount) <> 0)
+            """)
+        .query(Boolean.class)
+        .single();
+  }
+
   public Proof.Balance now() {
     Map<Long, Proof.Balance.OnAccount> accounts = new HashMap<>();
     sql.sql(

@@ -6,8 +6,9 @@ import zinctally.core.proof.Proof;
 import zinctally.store.check.CheckRuns;
 
 /**
- * What the beam says: in step when stock book and ledger agree now and the latest check has found
- * that both are what replaying every paper gives.
+ * What the beam says: in step when stock book and ledger agree now, no journal by hand has put
+ * items apart since the latest check, and that has found that both are what replaying every paper
+ * gives.
  *
  * @param level whether its pans hang level
  * @param verdict in words
@@ -18,7 +19,11 @@ record Beam(Proof.Balance balance, boolean level, String verdict, String href) {
   private static final int DAYS = 2;
 
   static Beam of(
-      Proof.Balance balance, Optional<CheckRuns.Run> latest, LocalDateTime now, Say say) {
+      Proof.Balance balance,
+      boolean apartByHand,
+      Optional<CheckRuns.Run> latest,
+      LocalDateTime now,
+      Say say) {
     if (!balance.inStep())
       return new Beam(
           balance,
@@ -27,6 +32,7 @@ record Beam(Proof.Balance balance, boolean level, String verdict, String href) {
               ? "apart by account"
               : "apart by " + say.money(Math.abs(balance.apart())),
           "/prove");
+    if (apartByHand) return new Beam(balance, false, "apart by item", "/prove");
     if (latest.isEmpty() || latest.get().beganAt().isBefore(now.minusDays(DAYS)))
       return new Beam(balance, true, "not checked yet", "/prove/check");
     if (!latest.get().clean())

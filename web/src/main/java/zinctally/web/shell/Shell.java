@@ -109,7 +109,8 @@ class Shell {
   }
 
   private Beam beam() {
-    return Beam.of(balances.now(), checks.latest(), LocalDateTime.now(clock), say);
+    return Beam.of(
+        balances.now(), balances.apartByHand(), checks.latest(), LocalDateTime.now(clock), say);
   }
 
   /** Asked when a page shows it: what only leads to another page asks for nothing. */

@@ -1,0 +1,33 @@
+package zinctally.store.posting;
+
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+import zinctally.core.papers.PaperKind;
+import zinctally.core.papers.Trait;
+import zinctally.core.papers.money.HandJournal;
+
+/** Notes journals by hand on control accounts until a check has seen them. */
+@Component
+class ByHandPosted implements Follower {
+  private final JdbcTemplate jdbc;
+
+  ByHandPosted(JdbcTemplate jdbc) {
+    this.jdbc = jdbc;
+  }
+
+  @Override
+  public boolean follows(PaperKind kind) {
+    return kind.is(Trait.BY_HAND);
+  }
+
+  @Override
+  public void posted(Posted what) {
+    if (what.again() || what.paper() instanceof HandJournal j && !j.override().isEmpty())
+      voided(what.id());
+  }
+
+  @Override
+  public void voided(long id) {
+    jdbc.update("insert into by_hand_unchecked (paper_id) values (?)", id);
+  }
+}
