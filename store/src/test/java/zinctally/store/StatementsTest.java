@@ -288,16 +288,17 @@ class StatementsTest extends OneBookTest {
             .findFirst()
             .orElseThrow()
             .id();
-    Listing listing =
-        StatementListings.account(
-            account,
-            LocalDate.of(2026, 4, 15),
-            LocalDate.of(2026, 6, 30),
-            -5_00,
-            Optional.empty(),
-            Optional.empty(),
-            false);
     ListingStore lists = book.get(ListingStore.class);
+    for (LocalDate from : List.of(LocalDate.of(2026, 4, 15), LocalDate.of(2026, 4, 1)))
+      balancesAgree(lists, lines(account, from));
+  }
+
+  private static Listing lines(long account, LocalDate from) {
+    return StatementListings.account(
+        account, from, LocalDate.of(2026, 6, 30), -5_00, Optional.empty(), Optional.empty(), false);
+  }
+
+  private static void balancesAgree(ListingStore lists, Listing listing) {
     List<String> whole = new ArrayList<>();
     lists.all(listing, Ask.ALL, row -> whole.add(row.get("_id") + " " + row.get("balance")));
     assertThat(balances(lists, listing, "")).isEqualTo(whole).hasSizeGreaterThanOrEqualTo(124);

@@ -156,14 +156,17 @@ public final class StatementListings {
         .orderedUpTo(20 * A_GLANCE);
   }
 
-  /** The rest of the first month, whole months from totals, and the last month up to the line. */
+  /**
+   * The rest of the first month when that is not whole, whole months from totals, and the last
+   * month up to the line.
+   */
   private static final String UP_TO_A_LINE =
       """
       select coalesce(sum(l.amount), 0)
         + (select coalesce(sum(m.debit - m.credit), 0) from account_month m
-           where m.account_id = :account and m.month > :from and m.month < %1$s)
+           where m.account_id = :account and m.month >= :from and m.month < %1$s)
         + (select coalesce(sum(n.amount), 0) from journal_line n
-           where n.account_id = :account
+           where n.account_id = :account and day(:from) > 1
              and n.date between :from and least(last_day(:from), %1$s - interval 1 day))
       from journal_line l
       where l.account_id = :account and l.date between greatest(:from, %1$s) and :upToKey"""
