@@ -290,12 +290,16 @@ class StatementsTest extends OneBookTest {
             .id();
     ListingStore lists = book.get(ListingStore.class);
     for (LocalDate from : List.of(LocalDate.of(2026, 4, 15), LocalDate.of(2026, 4, 1)))
-      balancesAgree(lists, lines(account, from));
+      for (Optional<LocalDateTime> known : List.of(Optional.<LocalDateTime>empty(), NOW))
+        balancesAgree(lists, lines(account, from, known));
   }
 
-  private static Listing lines(long account, LocalDate from) {
+  private static final Optional<LocalDateTime> NOW =
+      Optional.of(LocalDateTime.of(2030, 1, 1, 0, 0));
+
+  private static Listing lines(long account, LocalDate from, Optional<LocalDateTime> known) {
     return StatementListings.account(
-        account, from, LocalDate.of(2026, 6, 30), -5_00, Optional.empty(), Optional.empty(), false);
+        account, from, LocalDate.of(2026, 6, 30), -5_00, known, Optional.empty(), false);
   }
 
   private static void balancesAgree(ListingStore lists, Listing listing) {

@@ -89,8 +89,16 @@ public record Listing(
    * @param part an expression over that: what a row adds
    * @param sum a statement for what rows add, to which conditions on the list's order can be added
    * @param before what stands before the first row
+   * @param anywhere whether {@code sum} reads only so much that it can be asked for single rows;
+   *     else it is only for the list's own order
    */
-  public record Running(String column, String from, String part, String sum, long before) {}
+  public record Running(
+      String column, String from, String part, String sum, long before, boolean anywhere) {
+    /** Whether a page is added up from what stands before. */
+    boolean addsUp(Listing listing, Ask ask) {
+      return ask.isOwnOrder(listing) || anywhere && !ask.names(column);
+    }
+  }
 
   /** The same with a column that adds up. */
   Listing running(Running column) {
@@ -167,6 +175,7 @@ public record Listing(
     Column by = column(bare(asked));
     if (bounds.orderedUpTo == 0 || bounds.orderedUpTo == ALL) return ALL;
     if (by == null || by.drawn() || bare(asked).equals(bare(sort))) return ALL;
+    if (running != null && by.key().equals(running.column)) return ALL;
     return by.sql().contains("(select") ? bounds.orderedUpTo / DEARER : bounds.orderedUpTo;
   }
 

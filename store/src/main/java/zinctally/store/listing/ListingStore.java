@@ -46,7 +46,7 @@ public class ListingStore {
   }
 
   public Page page(Listing listing, Ask ask) {
-    if (listing.running() != null && !ask.names(listing.running().column()))
+    if (listing.running() != null && listing.running().addsUp(listing, ask))
       return added(listing, listing.running(), ask);
     AskedSql sql = new AskedSql(listing, ask);
     if (listing.bounds().atOnce() && ask.after().isEmpty()) return atOnce(listing, sql);
