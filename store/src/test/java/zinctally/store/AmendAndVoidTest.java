@@ -275,6 +275,13 @@ class AmendAndVoidTest extends OneBookTest {
     assertThat(balances.apartByHand()).isTrue();
     assertThat(book.get(CheckRuns.class).run("asked").clean()).isFalse();
     assertThat(balances.apartByHand()).isFalse();
+    book.sql()
+        .sql(
+            "insert into check_run (began_at, ended_at, cause, rules, faults)"
+                + " select began_at - interval 1 hour, ended_at, cause, rules, 0 from check_run"
+                + " order by id desc limit 1")
+        .update();
+    assertThat(book.get(CheckRuns.class).latest().orElseThrow().clean()).isFalse();
     book.voidOn("2026-03-05", journal);
     assertThat(balances.apartByHand()).isFalse();
     assertThat(book.get(CheckRuns.class).run("asked").clean()).isTrue();

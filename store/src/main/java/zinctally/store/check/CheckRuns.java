@@ -77,13 +77,14 @@ public class CheckRuns {
     return new Run(id, began, ended, cause, findings.size(), faults);
   }
 
+  /** The one that saw the book last, not the one that ended last: two can run at a time. */
   public Optional<Run> latest() {
     return runs(1).stream().findFirst();
   }
 
-  /** Checks made, latest first. */
+  /** Checks made, what saw the book last first. */
   public List<Run> runs(int atMost) {
-    return sql.sql("select * from check_run order by id desc limit ?")
+    return sql.sql("select * from check_run order by began_at desc, id desc limit ?")
         .param(atMost)
         .query(
             (row, n) ->
