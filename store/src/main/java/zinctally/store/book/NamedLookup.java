@@ -2,8 +2,6 @@ package zinctally.store.book;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -23,11 +21,10 @@ final class NamedLookup {
   private final JdbcClient sql;
   private final List<Account> accounts;
 
-  /** Those in use by their codes; null while nobody has asked. */
-  private @Nullable Map<String, TaxRate> rates;
+  /** All, in use or not; null while nobody has asked. */
+  private @Nullable List<Rate> rates;
 
-  /** Codes of all, in use or not. */
-  private final Set<String> rateCodes = new HashSet<>();
+  private record Rate(TaxRate rate, boolean active) {}
 
   /** By name; null while nobody has asked. */
   private @Nullable Map<String, Reason> reasons;
@@ -37,21 +34,21 @@ final class NamedLookup {
     this.accounts = accounts;
   }
 
-  private Map<String, TaxRate> rates() {
-    if (rates != null) return rates;
-    Map<String, TaxRate> inUse = new HashMap<>();
-    sql.sql("select id, code, name, percent, active from tax_rate")
-        .query(
-            row -> {
-              String code = row.getString(2);
-              rateCodes.add(code);
-              if (row.getBoolean(5))
-                inUse.put(
-                    key(code),
-                    new TaxRate(row.getLong(1), code, row.getString(3), row.getBigDecimal(4)));
-            });
-    rates = inUse;
-    return inUse;
+  private List<Rate> rates() {
+    if (rates == null)
+      rates =
+          sql.sql("select id, code, name, percent, active from tax_rate")
+              .query(
+                  (row, n) ->
+                      new Rate(
+                          new TaxRate(
+                              row.getLong(1),
+                              row.getString(2),
+                              row.getString(3),
+                              row.getBigDecimal(4)),
+                          row.getBoolean(5)))
+              .list();
+    return rates;
   }
 
   private static String key(String typed) {
@@ -75,8 +72,7 @@ final class NamedLookup {
 
   /** Whether a rate of tax has this code, in use or not. */
   boolean isRate(String code) {
-    rates();
-    return rateCodes.contains(code);
+    return rates().stream().anyMatch(r -> r.rate.code().equals(code));
   }
 
   /** The rate of a row with the columns rate, code, name and percent; null for none. */
@@ -122,7 +118,10 @@ final class NamedLookup {
   }
 
   Optional<TaxRate> taxRate(String code) {
-    return Optional.ofNullable(rates().get(key(code)));
+    return rates().stream()
+        .filter(r -> r.active && key(r.rate.code()).equals(key(code)))
+        .map(Rate::rate)
+        .findFirst();
   }
 
   Optional<Reason> reason(String name) {

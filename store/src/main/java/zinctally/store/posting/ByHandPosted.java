@@ -22,12 +22,15 @@ class ByHandPosted implements Follower {
 
   @Override
   public void posted(Posted what) {
-    if (what.again() || what.paper() instanceof HandJournal j && !j.override().isEmpty())
-      voided(what.id());
+    if (what.again() || !((HandJournal) what.paper()).override().isEmpty()) note(what.id());
   }
 
   @Override
   public void voided(long id) {
+    note(id);
+  }
+
+  private void note(long id) {
     jdbc.update("insert into by_hand_unchecked (paper_id) values (?)", id);
   }
 }
