@@ -12,6 +12,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zinctally.store.book.BookStore;
+import zinctally.store.prove.TieOut;
 import zinctally.store.prove.TieOutStore;
 import zinctally.web.listing.Asked;
 import zinctally.web.picture.LinePicture;
@@ -35,11 +36,7 @@ class ProveController {
     Asked asked = new Asked(request, model, clock);
     LocalDate at = asked.date();
     Optional<LocalDateTime> known = asked.known();
-    List<TieOutStore.GroupLine> groups = tieOut.byGroup(at, known);
-    List<TieOutStore.AccountLine> accounts = tieOut.byAccount(at, known);
-    long apart =
-        groups.stream().mapToLong(TieOutStore.GroupLine::apart).sum()
-            + accounts.stream().filter(a -> a.book() != a.ledger()).count();
+    TieOut tie = new TieOut(tieOut.byGroup(at, known), tieOut.byAccount(at, known));
     List<TieOutStore.DayLine> days = tieOut.days(at);
     LocalDate first = books.book().cutOver();
     LocalDate last = at.isAfter(asked.today()) ? at : asked.today();
@@ -47,14 +44,9 @@ class ProveController {
     model.addAttribute("last", last);
     model.addAttribute("lastDay", ChronoUnit.DAYS.between(first, last));
     model.addAttribute("day", Math.max(0, ChronoUnit.DAYS.between(first, at)));
-    model.addAttribute("groups", groups);
+    model.addAttribute("tie", tie);
     model.addAttribute("opened", group);
     model.addAttribute("items", group == null ? List.of() : tieOut.byItem(at, known, group));
-    model.addAttribute("bookSum", groups.stream().mapToLong(TieOutStore.GroupLine::book).sum());
-    model.addAttribute("ledgerSum", groups.stream().mapToLong(TieOutStore.GroupLine::ledger).sum());
-    model.addAttribute("itemCount", groups.stream().mapToInt(TieOutStore.GroupLine::items).sum());
-    model.addAttribute("inStep", apart == 0);
-    model.addAttribute("byAccount", accounts);
     model.addAttribute("byHand", tieOut.byHand(at, "STOCK"));
     model.addAttribute("controls", known.isPresent() ? List.of() : tieOut.controls(at));
     model.addAttribute("days", days);
